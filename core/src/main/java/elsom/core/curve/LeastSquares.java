@@ -1,0 +1,107 @@
+package elsom.core.curve;
+
+import elsom.core.stats.Outcome;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.hipparchus.exception.MathRuntimeException;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.SingularValueDecomposition;
+import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
+import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresOptimizer;
+import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
+import org.hipparchus.util.Pair;
+
+/** Nonlinear least squares from several starts (Levenberg–Marquardt); the best optimum wins, so fits are repeatable. */
+public final class LeastSquares {
+    private static final int MOST_ITERATIONS = 2000;
+
+    private LeastSquares() {}
+
+    /** A curve y(x) with its derivative by each parameter. */
+    public interface Model {
+        double value(double x, double[] parameters);
+
+        /** Derivatives of the value by each parameter, in the parameters' order. */
+        double[] gradient(double x, double[] parameters);
+    }
+
+    /**
+     * Fits a model.
+     *
+     * @param x and y observations, equally many, more than parameters
+     * @param starts starting parameters, tried in turn
+     * @return the best fit; not estimable if no start converges or the parameters can't be told apart
+     */
+    public static Outcome<LeastSquaresFit> fit(Model model, double[] x, double[] y, List<double[]> starts) {
+        Optional<LeastSquaresOptimizer.Optimum> best = starts.stream()
+                .flatMap(start -> optimum(model, x, y, start).stream())
+                .min(Comparator.comparingDouble(
+                        optimum -> optimum.getResiduals().dotProduct(optimum.getResiduals())));
+        return best.<Outcome<LeastSquaresFit>>map(optimum -> result(optimum, x.length))
+                .orElseGet(() -> Outcome.notEstimable("The curve does not settle on these points"));
+    }
+
+    private static Optional<LeastSquaresOptimizer.Optimum> optimum(
+            Model model, double[] x, double[] y, double[] start) {
+        LeastSquaresBuilder problem = new LeastSquaresBuilder()
+                .start(start)
+                .target(y)
+                .model(point -> evaluate(model, x, point.toArray()))
+                .checker(null)
+                .maxEvaluations(MOST_ITERATIONS)
+                .maxIterations(MOST_ITERATIONS);
+        try {
+            LeastSquaresOptimizer.Optimum optimum = new LevenbergMarquardtOptimizer()
+                    .withCostRelativeTolerance(1e-14)
+                    .withParameterRelativeTolerance(1e-12)
+                    .optimize(problem.build());
+            boolean finite = Arrays.stream(optimum.getPoint().toArray()).allMatch(Double::isFinite);
+            return finite ? Optional.of(optimum) : Optional.empty();
+        } catch (MathRuntimeException unsettled) {
+            return Optional.empty();
+        }
+    }
+
+    private static Pair<org.hipparchus.linear.RealVector, RealMatrix> evaluate(
+            Model model, double[] x, double[] parameters) {
+        double[] values = new double[x.length];
+        double[][] jacobian = new double[x.length][];
+        for (int i = 0; i < x.length; i++) {
+            values[i] = model.value(x[i], parameters);
+            jacobian[i] = model.gradient(x[i], parameters);
+        }
+        return new Pair<>(new ArrayRealVector(values, false), new Array2DRowRealMatrix(jacobian, false));
+    }
+
+    private static Outcome<LeastSquaresFit> result(LeastSquaresOptimizer.Optimum optimum, int observations) {
+        RealMatrix jacobian = optimum.getJacobian();
+        int parameters = jacobian.getColumnDimension();
+        // Columns differ by many orders of magnitude (a mass, a rate); scaled first, the rank test means something.
+        double[] scale = new double[parameters];
+        RealMatrix scaled = jacobian.copy();
+        for (int column = 0; column < parameters; column++) {
+            scale[column] = jacobian.getColumnVector(column).getNorm();
+            if (!(scale[column] > 0)) {
+                return Outcome.notEstimable("The points do not hold all of the curve's parameters");
+            }
+            scaled.setColumnVector(column, jacobian.getColumnVector(column).mapDivide(scale[column]));
+        }
+        SingularValueDecomposition svd = new SingularValueDecomposition(scaled);
+        if (svd.getInverseConditionNumber() < 1e-9) {
+            return Outcome.notEstimable("The points do not hold all of the curve's parameters");
+        }
+        double[][] covariance = svd.getCovariance(0).getData();
+        for (int i = 0; i < parameters; i++) {
+            for (int j = 0; j < parameters; j++) {
+                covariance[i][j] /= scale[i] * scale[j];
+            }
+        }
+        double rss = optimum.getResiduals().dotProduct(optimum.getResiduals());
+        return Outcome.found(
+                new LeastSquaresFit(optimum.getPoint().toArray(), covariance, rss, observations - parameters));
+    }
+}

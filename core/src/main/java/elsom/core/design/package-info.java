@@ -1,0 +1,5 @@
+/** Laying out a trial: codes, randomised benches, replicates. */
+@NullMarked
+package elsom.core.design;
+
+import org.jspecify.annotations.NullMarked;

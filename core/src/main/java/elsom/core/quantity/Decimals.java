@@ -1,0 +1,31 @@
+package elsom.core.quantity;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+
+/** Numbers as text: a point for decimals, no thousands separator, a proper minus sign. */
+public final class Decimals {
+    private Decimals() {}
+
+    /** Exactly this many decimals, as in a column of figures. */
+    public static String fixed(double value, int decimals) {
+        return minus(BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP));
+    }
+
+    /** At most this many decimals, trailing zeros dropped. */
+    public static String upTo(double value, int decimals) {
+        BigDecimal rounded = BigDecimal.valueOf(value)
+                .setScale(decimals, RoundingMode.HALF_UP)
+                .stripTrailingZeros();
+        return minus(rounded.scale() < 0 ? rounded.setScale(0) : rounded);
+    }
+
+    /** A fraction as a percentage without its sign: 0.412 is "41" or "41.2". */
+    public static String percent(double fraction, int decimals) {
+        return fixed(fraction * 100, decimals);
+    }
+
+    private static String minus(BigDecimal number) {
+        return number.signum() < 0 ? "−" + number.negate().toPlainString() : number.toPlainString();
+    }
+}

@@ -1,0 +1,111 @@
+package elsom.core.quantity;
+
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * What was made of an amount somebody typed. Accepts "48", "48.5 g", "48,5", "1.7 oz", "1 lb 3 oz", "2 tsp".
+ * Text with two readings is refused rather than guessed.
+ */
+public sealed interface Typed {
+    /** The text exactly as typed. */
+    String text();
+
+    /**
+     * An amount that has one meaning.
+     *
+     * @param typed the amount in the unit that was typed, or the assumed one
+     * @param stored the same amount in the unit it is kept in
+     */
+    record Understood(String text, Quantity typed, Quantity stored) implements Typed {}
+
+    /**
+     * Text that has no meaning, or two.
+     *
+     * @param problem what is wrong, as the end of a sentence
+     * @param example something that would be accepted
+     */
+    record Refused(String text, String problem, String example) implements Typed {
+        public String message() {
+            return problem + ". Accepted: " + example;
+        }
+    }
+
+    int LONGEST = 40;
+    Pattern PART = Pattern.compile("([0-9]*[.,]?[0-9]+|[0-9]+[.,])\\s*([^0-9.,+\\-]*)");
+
+    /**
+     * Reads an amount.
+     *
+     * @param text what was typed
+     * @param assumed the unit meant when none is typed, and the one the amount is kept in
+     */
+    static Typed parse(String text, UnitOfMeasure assumed) {
+        String bare = text.replace('\u00a0', ' ').replace('−', '-').strip();
+        String example = assumed.symbol().isEmpty() ? "48.5" : "48.5 or 48,5 " + assumed.symbol();
+        if (bare.isEmpty()) {
+            return new Refused(text, "No number yet", example);
+        }
+        if (bare.length() > LONGEST) {
+            return new Refused(text, "Too long for a number", example);
+        }
+        return problemWithDigits(bare)
+                .<Typed>map(problem -> new Refused(text, problem, example))
+                .orElseGet(() -> parts(text, bare, assumed, example));
+    }
+
+    private static Optional<String> problemWithDigits(String bare) {
+        if (bare.chars().noneMatch(c -> c >= '0' && c <= '9')) {
+            return Optional.of("No number in “" + bare + "”");
+        }
+        if (bare.matches(".*[0-9][.,][0-9]*[.,].*")) {
+            return Optional.of("Two decimal separators in “" + bare + "”");
+        }
+        if (bare.matches("-?[1-9][0-9]{0,2},[0-9]{3}(?![0-9]).*")) {
+            return Optional.of("“" + bare + "” could be " + bare.replace(',', '.') + " or " + bare.replace(",", "")
+                    + ": write one of them");
+        }
+        return Optional.empty();
+    }
+
+    private static Typed parts(String text, String bare, UnitOfMeasure assumed, String example) {
+        boolean negative = bare.startsWith("-");
+        String rest =
+                bare.startsWith("-") || bare.startsWith("+") ? bare.substring(1).strip() : bare;
+        Matcher matcher = PART.matcher(rest);
+        int end = 0;
+        int count = 0;
+        double stored = 0;
+        Quantity first = new Quantity(0, assumed);
+        while (matcher.find() && matcher.start() == end) {
+            end = matcher.end();
+            String spelling = matcher.group(2).strip();
+            if (spelling.isEmpty() && (count > 0 || end < rest.length())) {
+                return new Refused(text, "Two numbers in “" + bare + "”", example);
+            }
+            Optional<UnitOfMeasure> unit = spelling.isEmpty() ? Optional.of(assumed) : UnitOfMeasure.spelled(spelling);
+            if (unit.isEmpty()) {
+                return new Refused(text, "“" + spelling + "” is not a unit known here", example);
+            }
+            if (unit.get().dimension() != assumed.dimension()) {
+                return new Refused(
+                        text,
+                        "“" + spelling + "” is " + unit.get().dimension().words() + "; wanted is "
+                                + assumed.dimension().words(),
+                        example);
+            }
+            double number = Double.parseDouble(matcher.group(1).replace(',', '.'));
+            Quantity part = new Quantity(negative ? -number : number, unit.get());
+            stored += part.in(assumed).value();
+            first = count == 0
+                    ? part
+                    : new Quantity(first.value() + part.in(first.unit()).value(), first.unit());
+            count++;
+        }
+        if (end < rest.length() || count == 0) {
+            return new Refused(text, "Can't read “" + bare + "”", example);
+        }
+        return new Understood(text, first, new Quantity(stored, assumed));
+    }
+}

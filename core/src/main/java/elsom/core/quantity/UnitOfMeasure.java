@@ -1,0 +1,81 @@
+package elsom.core.quantity;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * A unit people type or read, with its factor to the base unit of its dimension (g, mL, cm, h, fraction, g/mL, per
+ * day). Conversions of US and imperial units are the exact ones of NIST Handbook 44, appendix C, to the digits given.
+ */
+public enum UnitOfMeasure {
+    GRAM(Dimension.MASS, 1, "g", "gram", "grams", "gr", "gm"),
+    KILOGRAM(Dimension.MASS, 1000, "kg", "kilo", "kilos", "kilogram", "kilograms"),
+    MILLIGRAM(Dimension.MASS, 0.001, "mg"),
+    OUNCE(Dimension.MASS, 28.349523125, "oz", "ounce", "ounces"),
+    POUND(Dimension.MASS, 453.59237, "lb", "lbs", "pound", "pounds"),
+
+    MILLILITRE(Dimension.VOLUME, 1, "mL", "ml", "cc", "cm3", "millilitre", "milliliter"),
+    LITRE(Dimension.VOLUME, 1000, "L", "l", "litre", "litres", "liter", "liters"),
+    TEASPOON(Dimension.VOLUME, 4.92892159375, "tsp", "teaspoon", "teaspoons"),
+    TABLESPOON(Dimension.VOLUME, 14.78676478125, "tbsp", "tablespoon", "tablespoons"),
+    US_FLUID_OUNCE(Dimension.VOLUME, 29.5735295625, "fl oz", "floz"),
+    US_CUP(Dimension.VOLUME, 236.5882365, "cup", "cups"),
+    US_QUART(Dimension.VOLUME, 946.352946, "qt", "quart", "quarts"),
+    US_GALLON(Dimension.VOLUME, 3785.411784, "US gal"),
+    IMPERIAL_GALLON(Dimension.VOLUME, 4546.09, "imp gal"),
+
+    CENTIMETRE(Dimension.LENGTH, 1, "cm"),
+    MILLIMETRE(Dimension.LENGTH, 0.1, "mm"),
+    INCH(Dimension.LENGTH, 2.54, "in", "inch", "inches", "\""),
+
+    HOUR(Dimension.TIME, 1, "h", "hr", "hrs", "hour", "hours"),
+    DAY(Dimension.TIME, 24, "d", "day", "days"),
+    MINUTE(Dimension.TIME, 1 / 60.0, "min", "minute", "minutes"),
+    SECOND(Dimension.TIME, 1 / 3600.0, "s", "sec", "second", "seconds"),
+
+    FRACTION(Dimension.FRACTION, 1, ""),
+    PERCENT(Dimension.FRACTION, 0.01, "%", "percent"),
+
+    COUNT(Dimension.COUNT, 1, ""),
+
+    GRAM_PER_MILLILITRE(Dimension.DENSITY, 1, "g/mL", "g/ml", "g/cm3"),
+
+    PER_DAY(Dimension.RATE, 1, "per day");
+
+    private final Dimension dimension;
+    private final double toBase;
+    private final List<String> spellings;
+
+    UnitOfMeasure(Dimension dimension, double toBase, String... spellings) {
+        this.dimension = dimension;
+        this.toBase = toBase;
+        this.spellings = List.of(spellings);
+    }
+
+    public Dimension dimension() {
+        return dimension;
+    }
+
+    /** What is printed after a number; empty for a bare fraction or count. */
+    public String symbol() {
+        return spellings.get(0);
+    }
+
+    double toBase() {
+        return toBase;
+    }
+
+    /** The unit people mean by this spelling; only "L" and "l" differ by case, and mean the same. */
+    public static Optional<UnitOfMeasure> spelled(String text) {
+        String wanted = text.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
+        if (wanted.isEmpty()) {
+            return Optional.empty();
+        }
+        return Arrays.stream(values())
+                .filter(unit -> unit.spellings.stream()
+                        .anyMatch(s -> s.toLowerCase(Locale.ROOT).equals(wanted)))
+                .findFirst();
+    }
+}

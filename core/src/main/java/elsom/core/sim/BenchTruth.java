@@ -1,0 +1,95 @@
+package elsom.core.sim;
+
+import elsom.core.protocol.WaterHolding;
+import elsom.core.trial.Container;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Look;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.TrialRecord;
+import java.util.Optional;
+import java.util.Random;
+
+/**
+ * What each unit on a simulated bench really weighs, so that the simulated scale has something to weigh. Follows the
+ * readings already taken, so that typed and taken weights go on from each other; else drawn from the trial's seed.
+ */
+public final class BenchTruth {
+    private static final double WALL_G_PER_CM2 = 0.07;
+    private static final double TARE_SPREAD = 0.02;
+    private static final double FILL_SPREAD = 0.02;
+    private static final double HELD_SPREAD = 0.035;
+    private static final double RATE_SPREAD = 0.07;
+    private static final double SHADE = 0.55;
+
+    private final TrialRecord record;
+
+    public BenchTruth(TrialRecord record) {
+        this.record = record;
+    }
+
+    /** The true value of an observation in its endpoint's unit. */
+    public double of(ExperimentalUnit unit, Look look, EndpointCode endpoint) {
+        Draw draw = new Draw(unit);
+        if (endpoint.equals(WaterHolding.TARE)) {
+            return draw.tare;
+        }
+        if (endpoint.equals(WaterHolding.DRY)) {
+            return read(unit, WaterHolding.DRY).orElse(tare(unit, draw) + draw.dryMedium);
+        }
+        if (endpoint.equals(WaterHolding.DROP)) {
+            return draw.dropSeconds;
+        }
+        double dry = read(unit, WaterHolding.DRY).orElse(tare(unit, draw) + draw.dryMedium);
+        double held = firstWet(unit).map(wet -> wet - dry).orElse(draw.held);
+        double hours = Math.max(0, look.hoursAfterStart());
+        double left = draw.medium.keeps() + (1 - draw.medium.keeps()) * Math.exp(-draw.rate * hours);
+        return dry + held * left;
+    }
+
+    private double tare(ExperimentalUnit unit, Draw draw) {
+        return read(unit, WaterHolding.TARE).orElse(draw.tare);
+    }
+
+    private Optional<Double> read(ExperimentalUnit unit, EndpointCode endpoint) {
+        return record.looks().stream()
+                .flatMap(look -> record.current(new ReadingRef(unit.code(), look.number(), endpoint)).stream())
+                .flatMap(reading -> Optional.ofNullable(reading.value()).stream())
+                .findFirst();
+    }
+
+    private Optional<Double> firstWet(ExperimentalUnit unit) {
+        return record.looks().stream()
+                .filter(look -> look.hoursAfterStart() == 0)
+                .flatMap(look -> record.current(new ReadingRef(unit.code(), look.number(), WaterHolding.WET)).stream())
+                .flatMap(reading -> Optional.ofNullable(reading.value()).stream())
+                .findFirst();
+    }
+
+    /** What chance gave one unit. */
+    private final class Draw {
+        private final MediumTruth medium;
+        private final double tare;
+        private final double dryMedium;
+        private final double held;
+        private final double rate;
+        private final double dropSeconds;
+
+        Draw(ExperimentalUnit unit) {
+            Random random = new Random(record.trial().seed() * 31 + unit.code().hashCode());
+            Container container = record.container(unit);
+            medium = MediumTruth.of(record.treatment(unit).material());
+            double wall = container.areaCm2(container.depthCm())
+                    + 2 * (container.topLengthCm() + container.topWidthCm()) * container.depthCm();
+            tare = wall * WALL_G_PER_CM2 * (1 + TARE_SPREAD * random.nextGaussian());
+            dryMedium = unit.filledVolumeMl() * medium.bulkDensity() * (1 + FILL_SPREAD * random.nextGaussian());
+            held = unit.filledVolumeMl()
+                    * medium.capacity(container.depthCm())
+                    * (1 + HELD_SPREAD * random.nextGaussian());
+            double exposure = unit.position().bench() == 1 ? 1 : SHADE;
+            double depth = Math.sqrt(6 / container.depthCm());
+            rate = medium.ratePerHour() * exposure * depth * (1 + RATE_SPREAD * random.nextGaussian());
+            dropSeconds = Math.max(1, 12 * (1 + 0.4 * random.nextGaussian()));
+        }
+    }
+}

@@ -1,0 +1,49 @@
+package elsom.core.sim;
+
+import java.util.Locale;
+import java.util.Map;
+import java.util.Random;
+
+/**
+ * What a medium is really like on the simulated bench.
+ *
+ * @param bulkDensity dry, g/mL
+ * @param capacityAt6Cm water by volume after draining at 6 cm depth
+ * @param wetFootCm added height of a saturated foot, spread over the depth: capacity changes by this over depth
+ * @param ratePerHour k of its dry-down in the sun
+ * @param keeps share of its water it never loses on a bench
+ */
+public record MediumTruth(
+        double bulkDensity, double capacityAt6Cm, double wetFootCm, double ratePerHour, double keeps) {
+    private static final Map<String, MediumTruth> KNOWN = Map.of(
+            "wood fibre", new MediumTruth(0.092, 0.55, 1.1, 0.0078, 0.12),
+            "composted bracken", new MediumTruth(0.21, 0.58, 1.3, 0.0092, 0.10),
+            "rice hulls", new MediumTruth(0.105, 0.23, 0.6, 0.0195, 0.05),
+            "crushed brick 2–8 mm", new MediumTruth(1.02, 0.25, 0.5, 0.0170, 0.06),
+            "green-waste compost gw-31", new MediumTruth(0.46, 0.56, 1.0, 0.0100, 0.14),
+            "leaf mould", new MediumTruth(0.26, 0.57, 1.2, 0.0093, 0.11),
+            "foamed-glass grit", new MediumTruth(0.24, 0.19, 0.4, 0.0230, 0.04),
+            "sheep-wool compost", new MediumTruth(0.33, 0.61, 1.2, 0.0080, 0.13));
+
+    /** The truth of a named material; one not known gets its own, always the same. */
+    public static MediumTruth of(String material) {
+        String name = material.toLowerCase(Locale.ROOT).strip();
+        MediumTruth known = KNOWN.get(name);
+        if (known != null) {
+            return known;
+        }
+        Random random = new Random(name.hashCode());
+        return new MediumTruth(
+                0.1 + 0.5 * random.nextDouble(),
+                0.25 + 0.35 * random.nextDouble(),
+                0.5 + random.nextDouble(),
+                0.006 + 0.014 * random.nextDouble(),
+                0.05 + 0.1 * random.nextDouble());
+    }
+
+    /** Water by volume after draining in a container of this depth. */
+    public double capacity(double depthCm) {
+        double atSix = capacityAt6Cm - wetFootCm * 0.25 / 6;
+        return Math.min(0.95, atSix + wetFootCm * 0.25 / depthCm);
+    }
+}

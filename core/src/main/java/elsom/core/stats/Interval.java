@@ -1,0 +1,14 @@
+package elsom.core.stats;
+
+/** A two-sided interval; 95 % unless it says otherwise. */
+public record Interval(double low, double high) {
+    public Interval {
+        if (!(low <= high)) {
+            throw new IllegalArgumentException("an interval runs from low to high, got " + low + " to " + high);
+        }
+    }
+
+    public boolean overlaps(Interval other) {
+        return low <= other.high && other.low <= high;
+    }
+}

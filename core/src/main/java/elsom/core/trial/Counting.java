@@ -1,0 +1,11 @@
+package elsom.core.trial;
+
+/** How many values one observation of an endpoint has. */
+public enum Counting {
+    /** One value. */
+    SINGLE,
+    /** Several sub-readings, averaged before statistics see them. */
+    SUB_READINGS,
+    /** A count out of a known number, such as 7 of 8. */
+    COUNT_OF
+}

@@ -1,0 +1,18 @@
+package elsom.core.trial;
+
+/** Where a value came from. */
+public enum Instrument {
+    HAND("read and typed"),
+    SCALE("taken from the scale"),
+    FILE("read in from a file");
+
+    private final String label;
+
+    Instrument(String label) {
+        this.label = label;
+    }
+
+    public String label() {
+        return label;
+    }
+}

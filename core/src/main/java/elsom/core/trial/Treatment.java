@@ -1,0 +1,61 @@
+package elsom.core.trial;
+
+import java.util.Map;
+import java.util.OptionalDouble;
+
+/**
+ * One level under test, the control included.
+ *
+ * @param number 1-based within the trial
+ * @param code one letter, as on labels and charts
+ * @param name what it is, unique within the trial
+ * @param material what it is made of; two treatments may share it and differ in container or preparation
+ * @param kind the class it is ranked within, such as mineral or organic; empty when there is none
+ */
+public record Treatment(
+        int number,
+        String code,
+        String name,
+        String material,
+        String kind,
+        ControlKind control,
+        Texture texture,
+        Tint tint,
+        Map<TreatmentProperty, Double> properties) {
+    public static final int LONGEST_NAME = 60;
+    public static final int MOST = 12;
+
+    public Treatment {
+        if (number < 1 || number > MOST) {
+            throw new IllegalArgumentException("treatment number must be 1 to " + MOST + ", got " + number);
+        }
+        if (!code.equals(codeFor(number))) {
+            throw new IllegalArgumentException(
+                    "treatment " + number + " has code " + codeFor(number) + ", got " + code);
+        }
+        if (name.isBlank() || name.length() > LONGEST_NAME) {
+            throw new IllegalArgumentException(
+                    "a treatment's name has 1 to " + LONGEST_NAME + " characters, got “" + name + "”");
+        }
+        properties = Map.copyOf(properties);
+        properties.forEach((property, value) -> {
+            if (!property.allows(value)) {
+                throw new IllegalArgumentException(property.label() + " can't be " + value);
+            }
+        });
+    }
+
+    /** A for the first treatment, B for the second. */
+    public static String codeFor(int number) {
+        return String.valueOf((char) ('A' + number - 1));
+    }
+
+    public OptionalDouble property(TreatmentProperty property) {
+        Double value = properties.get(property);
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
+    }
+
+    public boolean isControl() {
+        return control == ControlKind.CONTROL;
+    }
+}

@@ -1,0 +1,34 @@
+package elsom.core.trial;
+
+import java.time.Instant;
+import java.time.ZoneId;
+
+/**
+ * What a trial asks and how it was set up.
+ *
+ * @param question the question as a sentence, written before readings
+ * @param start the instant that looks are planned from
+ * @param seed what the layout and the codes were drawn from, so that the draw can be repeated
+ * @param refillFraction the share of the water first held at which a unit is due for watering, 0 to 1
+ */
+public record Trial(
+        TrialId id,
+        String question,
+        ProtocolCode protocol,
+        ZoneId zone,
+        Instant start,
+        WateringSchool watering,
+        double refillFraction,
+        long seed) {
+    public static final int LONGEST_QUESTION = 200;
+
+    public Trial {
+        if (question.isBlank() || question.length() > LONGEST_QUESTION) {
+            throw new IllegalArgumentException(
+                    "a question has 1 to " + LONGEST_QUESTION + " characters, got " + question.length());
+        }
+        if (!(refillFraction > 0 && refillFraction < 1)) {
+            throw new IllegalArgumentException("refill fraction must be above 0 and below 1, got " + refillFraction);
+        }
+    }
+}

@@ -1,0 +1,35 @@
+package elsom.core.verdict;
+
+import elsom.core.trial.UnitCode;
+import java.util.List;
+
+/**
+ * Something about the readings that weakens what they say.
+ *
+ * @param seen what was seen, as a sentence
+ * @param why why it matters
+ * @param next what to do about it, or next time
+ * @param units which units; empty when it is about the whole trial
+ */
+public record Flag(Severity severity, String seen, String why, String next, List<UnitCode> units) {
+    /** How much it weakens the findings. */
+    public enum Severity {
+        NOTE("note"),
+        CAUTION("caution"),
+        WRONG("can't be right");
+
+        private final String label;
+
+        Severity(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    public Flag {
+        units = List.copyOf(units);
+    }
+}
