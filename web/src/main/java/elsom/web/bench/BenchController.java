@@ -1,0 +1,164 @@
+package elsom.web.bench;
+
+import elsom.core.quantity.Typed;
+import elsom.core.trial.Look;
+import elsom.core.trial.LookTiming;
+import elsom.core.trial.Mishap;
+import elsom.core.trial.MishapKind;
+import elsom.core.trial.ReadingId;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
+import elsom.web.device.Scale;
+import elsom.web.platform.NotFound;
+import elsom.web.platform.Refusal;
+import elsom.web.platform.Station;
+import elsom.web.trial.Logbook;
+import elsom.web.trial.Trials;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/** Measuring at the bench. */
+@Controller
+@RequestMapping("/trials/{trial}/bench")
+class BenchController {
+    private final Trials trials;
+    private final Logbook logbook;
+    private final Entries entries;
+    private final Scale scale;
+    private final Clock clock;
+
+    BenchController(Trials trials, Logbook logbook, Entries entries, Scale scale, Clock clock) {
+        this.trials = trials;
+        this.logbook = logbook;
+        this.entries = entries;
+        this.scale = scale;
+        this.clock = clock;
+    }
+
+    @GetMapping
+    String show(
+            @PathVariable long trial,
+            @RequestParam Optional<Integer> look,
+            @RequestParam Optional<String> unit,
+            @RequestParam Optional<LookTiming> timing,
+            Station station,
+            Model model) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        Instant now = clock.instant();
+        Look shown = look.map(number -> record.look(number).orElseThrow(() -> missing(trial, "look " + number)))
+                .or(record::nextLook)
+                .orElseGet(() -> record.looks().get(record.looks().size() - 1));
+        Optional<UnitCode> chosen =
+                unit.map(code -> known(record, code).orElseThrow(() -> missing(trial, "unit " + code)));
+        model.addAttribute(
+                "page",
+                BenchPage.of(
+                        record,
+                        shown,
+                        chosen,
+                        timing.orElseGet(() -> LookTiming.likely(record, shown, now)),
+                        station,
+                        scale.fault(),
+                        now));
+        return "bench/bench";
+    }
+
+    private static NotFound missing(long trial, String what) {
+        return new NotFound("This trial has no " + what + ".", "/trials/" + trial + "/bench", "Back to the bench");
+    }
+
+    private static Optional<UnitCode> known(TrialRecord record, String code) {
+        return record.units().stream()
+                .map(unit -> unit.code())
+                .filter(known -> known.value().equalsIgnoreCase(code.strip()))
+                .findFirst();
+    }
+
+    /**
+     * What a typed text is understood as.
+     *
+     * @param good whether it can be saved
+     */
+    record Understanding(boolean good, String text) {}
+
+    @GetMapping("/understood")
+    @ResponseBody
+    Understanding understood(@PathVariable long trial, @RequestParam String endpoint, @RequestParam String text) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        return record.endpoints().stream()
+                .filter(known -> known.code().value().equals(endpoint))
+                .findFirst()
+                .map(known -> Entries.understand(text, known) instanceof Typed.Refused refused
+                        ? new Understanding(false, refused.message())
+                        : new Understanding(
+                                true,
+                                ((Typed.Understood) Entries.understand(text, known))
+                                        .stored()
+                                        .show(known.decimals() + 1)))
+                .orElseThrow(() -> missing(trial, "endpoint " + endpoint));
+    }
+
+    @PostMapping("/readings")
+    @ResponseBody
+    ResponseEntity<EntryAnswer> enter(@PathVariable long trial, EntryForm form, Station station) {
+        return answered(entries.enter(new TrialId(trial), form, station));
+    }
+
+    @PostMapping("/readings/{reading}/undo")
+    @ResponseBody
+    ResponseEntity<EntryAnswer> undo(
+            @PathVariable long trial, @PathVariable long reading, @RequestParam UUID token, Station station) {
+        return answered(entries.undo(new TrialId(trial), new ReadingId(reading), token, station));
+    }
+
+    private static ResponseEntity<EntryAnswer> answered(EntryAnswer answer) {
+        HttpStatus status = switch (answer.status()) {
+            case SAVED, ODD -> HttpStatus.OK;
+            case STALE -> HttpStatus.CONFLICT;
+            case REFUSED -> HttpStatus.UNPROCESSABLE_CONTENT;
+        };
+        return ResponseEntity.status(status).body(answer);
+    }
+
+    @PostMapping("/mishaps")
+    String note(
+            @PathVariable long trial,
+            @RequestParam MishapKind kind,
+            @RequestParam(defaultValue = "") String note,
+            @RequestParam String unit,
+            @RequestParam int look,
+            @RequestParam UUID token,
+            Station station) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        UnitCode code = known(record, unit).orElseThrow(() -> missing(trial, "unit " + unit));
+        if (record.look(look).isEmpty()) {
+            throw missing(trial, "look " + look);
+        }
+        if (note.strip().length() > Mishap.LONGEST_NOTE) {
+            throw new Refusal("A note has at most " + Mishap.LONGEST_NOTE + " characters; this one has "
+                    + note.strip().length() + ". Go back and shorten it: it is still there.");
+        }
+        logbook.note(record.trial().id(), kind, note.strip(), List.of(code), look, station.signature(), token);
+        return "redirect:/trials/" + trial + "/bench?look=" + look + (kind.endsUnit() ? "" : "&unit=" + code);
+    }
+
+    @PostMapping("/mishaps/{mishap}/withdraw")
+    String withdraw(@PathVariable long trial, @PathVariable int mishap, @RequestParam int look) {
+        logbook.withdraw(new TrialId(trial), mishap);
+        return "redirect:/trials/" + trial + "/bench?look=" + look;
+    }
+}

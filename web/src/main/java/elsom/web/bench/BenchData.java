@@ -1,0 +1,143 @@
+package elsom.web.bench;
+
+import elsom.core.quantity.Decimals;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.Counting;
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Look;
+import elsom.core.trial.Reading;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.TrialRecord;
+import elsom.web.kit.Places;
+import elsom.web.kit.Times;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+
+/** What the bench's script knows: the observations of one look in the order they are walked. */
+record BenchData(long trial, int look, String lookName, String timing, String start, List<Task> tasks) {
+    /**
+     * One observation to make.
+     *
+     * @param key unit, endpoint and sub-reading in one
+     * @param lost the number of the mishap that ended the unit; 0 while it stands
+     * @param before what was read at earlier looks
+     */
+    record Task(
+            String key,
+            String code,
+            int treatment,
+            String treatmentName,
+            String place,
+            String endpoint,
+            String endpointName,
+            int sub,
+            String symbol,
+            int lost,
+            @Nullable Current current,
+            List<Earlier> before,
+            List<Correction> history) {}
+
+    /** The reading that stands. */
+    record Current(long id, String text, String value) {}
+
+    /** A value read at an earlier look. */
+    record Earlier(String look, String text) {}
+
+    /** A reading of the same observation, standing or superseded. */
+    record Correction(String text, String when, String station, String reason, boolean stands) {}
+
+    static BenchData of(TrialRecord record, Look look, String timing, String startKey) {
+        List<Task> tasks = new ArrayList<>();
+        for (ExperimentalUnit unit : record.benchOrder()) {
+            for (EndpointCode code : look.endpoints()) {
+                Endpoint endpoint = record.endpoint(code);
+                int subs = endpoint.counting() == Counting.SUB_READINGS ? endpoint.size() : 1;
+                IntStream.rangeClosed(1, subs).forEach(sub -> tasks.add(task(record, unit, look, endpoint, sub)));
+            }
+        }
+        return new BenchData(record.trial().id().value(), look.number(), look.name(), timing, startKey, tasks);
+    }
+
+    static String key(ReadingRef ref) {
+        return ref.unit() + "/" + ref.endpoint() + "/" + ref.subReading();
+    }
+
+    private static Task task(TrialRecord record, ExperimentalUnit unit, Look look, Endpoint endpoint, int sub) {
+        ReadingRef ref = new ReadingRef(unit.code(), look.number(), endpoint.code(), sub);
+        return new Task(
+                key(ref),
+                unit.code().value(),
+                unit.treatment(),
+                record.treatment(unit).name(),
+                Places.words(record, unit),
+                endpoint.code().value(),
+                endpoint.name(),
+                sub,
+                endpoint.unit().symbol(),
+                record.expected(unit.code(), look.number())
+                        ? 0
+                        : record.ended(unit.code()).orElseThrow().number(),
+                record.current(ref).map(reading -> current(reading, endpoint)).orElse(null),
+                before(record, ref),
+                history(record, ref));
+    }
+
+    static Current current(Reading reading, Endpoint endpoint) {
+        double value = Objects.requireNonNull(reading.value());
+        return new Current(
+                reading.id().value(),
+                reading.typedText(),
+                Decimals.upTo(value, endpoint.decimals() + 1) + symbol(endpoint.unit()));
+    }
+
+    private static String symbol(UnitOfMeasure unit) {
+        return unit.symbol().isEmpty() ? "" : " " + unit.symbol();
+    }
+
+    private static List<Earlier> before(TrialRecord record, ReadingRef ref) {
+        List<Earlier> earlier = new ArrayList<>();
+        for (Look look : record.looks()) {
+            for (EndpointCode code : look.endpoints()) {
+                if (look.number() < ref.look()) {
+                    record.current(new ReadingRef(ref.unit(), look.number(), code))
+                            .ifPresent(reading -> earlier.add(new Earlier(
+                                    look.name(),
+                                    current(reading, record.endpoint(code)).value())));
+                }
+            }
+        }
+        return earlier;
+    }
+
+    /** All readings of an observation, the last first; nothing while there is only one. */
+    static List<Correction> history(TrialRecord record, ReadingRef ref) {
+        List<Reading> all = record.history(ref);
+        if (all.size() < 2) {
+            return List.of();
+        }
+        ZoneId zone = record.trial().zone();
+        Endpoint endpoint = record.endpoint(ref.endpoint());
+        List<Correction> shown = new ArrayList<>();
+        for (int i = all.size() - 1; i >= 0; i--) {
+            Reading reading = all.get(i);
+            String text = reading.value() == null
+                    ? "taken back"
+                    : current(reading, endpoint).value();
+            var reason = reading.reason();
+            shown.add(new Correction(
+                    text,
+                    Times.dayAndTime(reading.recordedAt(), zone),
+                    reading.station(),
+                    reason == null ? "" : reason.label().toLowerCase(Locale.ROOT),
+                    i == all.size() - 1));
+        }
+        return shown;
+    }
+}

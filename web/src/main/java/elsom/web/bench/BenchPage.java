@@ -1,0 +1,149 @@
+package elsom.web.bench;
+
+import elsom.core.protocol.Protocols;
+import elsom.core.protocol.Step;
+import elsom.core.quantity.Dimension;
+import elsom.core.sim.ScaleFault;
+import elsom.core.trial.CorrectionReason;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Look;
+import elsom.core.trial.LookState;
+import elsom.core.trial.LookTiming;
+import elsom.core.trial.Mishap;
+import elsom.core.trial.MishapKind;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
+import elsom.web.kit.BenchMap;
+import elsom.web.kit.Json;
+import elsom.web.kit.Times;
+import elsom.web.kit.TrialHeader;
+import elsom.web.platform.Station;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** The bench at one look. */
+record BenchPage(
+        TrialHeader header,
+        BenchMap map,
+        String lookName,
+        int look,
+        List<LookLink> looks,
+        Step step,
+        LookTiming timing,
+        String plannedWords,
+        int done,
+        int expected,
+        String station,
+        String data,
+        List<CorrectionReason> reasons,
+        List<MishapKind> mishapKinds,
+        List<MishapLine> mishaps,
+        List<ScaleFault> scaleFaults,
+        ScaleFault scaleFault,
+        boolean weighs) {
+
+    /** A look to go to. */
+    record LookLink(String name, String href, boolean here, LookState state, String progress) {}
+
+    /** Something that went wrong, and whether it can still be taken back. */
+    record MishapLine(int number, String what, String units, String note, String when) {}
+
+    private static final List<CorrectionReason> CHOSEN_BY_HAND =
+            List.of(CorrectionReason.MISTYPED, CorrectionReason.WRONG_UNIT, CorrectionReason.WEIGHED_AGAIN);
+
+    static BenchPage of(
+            TrialRecord record,
+            Look look,
+            Optional<UnitCode> unit,
+            LookTiming timing,
+            Station station,
+            ScaleFault scaleFault,
+            Instant now) {
+        TrialRecord.Progress progress = record.progress(look);
+        UnitCode start = unit.orElseGet(() -> firstToDo(record, look).code());
+        String startKey = BenchData.key(new ReadingRef(start, look.number(), firstEndpoint(record, look, start)));
+        return new BenchPage(
+                TrialHeader.of(record, now, TrialHeader.Step.BENCH, look.number()),
+                BenchMap.of(record, u -> face(record, look, u, start)),
+                look.name(),
+                look.number(),
+                record.looks().stream().map(l -> link(record, l, look, now)).toList(),
+                Protocols.find(record.trial().protocol()).orElseThrow().stepBefore(record, look),
+                timing,
+                Times.dayAndTime(
+                        look.plannedAt(record.trial().start()), record.trial().zone()),
+                progress.done(),
+                progress.expected(),
+                station.name().orElse(""),
+                Json.of(BenchData.of(record, look, timing.name(), startKey)),
+                CHOSEN_BY_HAND,
+                List.of(MishapKind.values()),
+                mishaps(record),
+                Arrays.asList(ScaleFault.values()),
+                scaleFault,
+                record.endpoint(look.endpoints().get(0)).unit().dimension() == Dimension.MASS);
+    }
+
+    /** The first unit along the walk that lacks a reading; the first of all when none does. */
+    static ExperimentalUnit firstToDo(TrialRecord record, Look look) {
+        List<ExperimentalUnit> walk = record.benchOrder();
+        return walk.stream()
+                .filter(unit -> record.expected(unit.code(), look.number())
+                        && look.endpoints().stream()
+                                .anyMatch(code -> record.current(new ReadingRef(unit.code(), look.number(), code))
+                                        .isEmpty()))
+                .findFirst()
+                .orElse(walk.get(0));
+    }
+
+    private static EndpointCode firstEndpoint(TrialRecord record, Look look, UnitCode unit) {
+        return look.endpoints().stream()
+                .filter(code -> record.current(new ReadingRef(unit, look.number(), code))
+                        .isEmpty())
+                .findFirst()
+                .orElse(look.endpoints().get(0));
+    }
+
+    private static BenchMap.Face face(TrialRecord record, Look look, ExperimentalUnit unit, UnitCode start) {
+        String href = "/trials/" + record.trial().id() + "/bench?look=" + look.number() + "&unit=" + unit.code();
+        String value = look.endpoints().stream()
+                .flatMap(code -> record.current(new ReadingRef(unit.code(), look.number(), code)).stream()
+                        .map(reading -> BenchData.current(reading, record.endpoint(code))
+                                .value()))
+                .collect(Collectors.joining(" · "))
+                .replace(" g", "");
+        BenchMap.State state = unit.code().equals(start)
+                ? BenchMap.State.NOW
+                : !record.expected(unit.code(), look.number())
+                        ? BenchMap.State.LOST
+                        : value.isEmpty() ? BenchMap.State.TODO : BenchMap.State.DONE;
+        return new BenchMap.Face(value, state, href);
+    }
+
+    private static LookLink link(TrialRecord record, Look look, Look here, Instant now) {
+        TrialRecord.Progress progress = record.progress(look);
+        return new LookLink(
+                look.name(),
+                "/trials/" + record.trial().id() + "/bench?look=" + look.number(),
+                look.equals(here),
+                LookState.of(record, look, now),
+                progress.done() + "/" + progress.expected());
+    }
+
+    private static List<MishapLine> mishaps(TrialRecord record) {
+        return record.mishaps().stream()
+                .filter(Mishap::stands)
+                .map(mishap -> new MishapLine(
+                        mishap.number(),
+                        mishap.kind().label(),
+                        mishap.units().stream().map(UnitCode::value).collect(Collectors.joining(" ")),
+                        mishap.note(),
+                        Times.dayAndTime(mishap.happenedAt(), record.trial().zone())))
+                .toList();
+    }
+}

@@ -1,0 +1,176 @@
+package elsom.web.bench;
+
+import elsom.core.protocol.Concern;
+import elsom.core.protocol.Protocols;
+import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Typed;
+import elsom.core.trial.CorrectionReason;
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.Look;
+import elsom.core.trial.Reading;
+import elsom.core.trial.ReadingId;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
+import elsom.web.kit.Times;
+import elsom.web.platform.Station;
+import elsom.web.trial.Entered;
+import elsom.web.trial.Logbook;
+import elsom.web.trial.NewReading;
+import elsom.web.trial.Trials;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Takes readings from the bench: understands what was typed, enters it, and asks about what looks odd. */
+@Component
+class Entries {
+    /** An entry may have waited this long for its connection. */
+    private static final long LONGEST_WAIT_MS = 30L * 24 * 3600 * 1000;
+
+    private final Trials trials;
+    private final Logbook logbook;
+    private final Clock clock;
+
+    Entries(Trials trials, Logbook logbook, Clock clock) {
+        this.trials = trials;
+        this.logbook = logbook;
+        this.clock = clock;
+    }
+
+    /** What a typed text would be kept as; a refusal says why it would not. */
+    static Typed understand(String text, Endpoint endpoint) {
+        Typed typed = Typed.parse(text, endpoint.unit());
+        if (typed instanceof Typed.Understood understood
+                && !endpoint.allows(understood.stored().value())) {
+            String value = understood.stored().show(endpoint.decimals() + 1);
+            String limit = understood.stored().value() < endpoint.lowest()
+                    ? "must be " + Decimals.upTo(endpoint.lowest(), 1) + " or more"
+                    : "is more than " + Decimals.upTo(endpoint.highest(), 0) + " "
+                            + endpoint.unit().symbol() + "; is the unit right?";
+            return new Typed.Refused(text, endpoint.name() + ": " + value + " " + limit, "48.5");
+        }
+        return typed;
+    }
+
+    EntryAnswer enter(TrialId trial, EntryForm form, Station station) {
+        TrialRecord record = trials.snapshot(trial);
+        Optional<ReadingRef> asked = ref(record, form);
+        if (asked.isEmpty()) {
+            return refused(record, form, "This trial has no unit " + form.unit() + " at that look.");
+        }
+        ReadingRef ref = asked.get();
+        Endpoint endpoint = record.endpoint(ref.endpoint());
+        Typed typed = understand(form.text(), endpoint);
+        if (typed instanceof Typed.Refused refused) {
+            return refused(record, form, refused.message());
+        }
+        Typed.Understood understood = (Typed.Understood) typed;
+        Entered entered = logbook.enter(trial, reading(record, form, ref, understood, station));
+        TrialRecord after = trials.snapshot(trial);
+        if (entered instanceof Entered.Saved saved) {
+            Optional<Concern> concern = Protocols.find(record.trial().protocol())
+                    .orElseThrow()
+                    .concern(after, ref, understood.stored().value());
+            return answer(
+                    concern.isPresent() ? EntryAnswer.Status.ODD : EntryAnswer.Status.SAVED,
+                    after,
+                    saved.reading().ref(),
+                    concern.map(Concern::sentence).orElse(""));
+        }
+        return answer(EntryAnswer.Status.STALE, after, ref, staleMessage(after, (Entered.Stale) entered));
+    }
+
+    private static Optional<ReadingRef> ref(TrialRecord record, EntryForm form) {
+        try {
+            ReadingRef ref = new ReadingRef(
+                    new UnitCode(form.unit()), form.look(), new EndpointCode(form.endpoint()), form.sub());
+            return record.has(ref) ? Optional.of(ref) : Optional.empty();
+        } catch (IllegalArgumentException malformed) {
+            return Optional.empty();
+        }
+    }
+
+    private NewReading reading(
+            TrialRecord record, EntryForm form, ReadingRef ref, Typed.Understood understood, Station station) {
+        Instant now = clock.instant();
+        Instant typedAt = now.minusMillis(Math.min(LONGEST_WAIT_MS, Math.max(0, form.ageMs())));
+        Look look = record.look(ref.look()).orElseThrow();
+        CorrectionReason reason =
+                form.replaces() == null ? null : form.reason() == null ? CorrectionReason.MISTYPED : form.reason();
+        Optional<Reading> standing = record.current(ref);
+        Instant takenAt = reason != null && !reason.measuredAnew() && standing.isPresent()
+                ? standing.get().takenAt()
+                : form.timing().at(record, look, typedAt);
+        return new NewReading(
+                ref,
+                understood.stored().value(),
+                form.text().strip(),
+                understood.typed().unit(),
+                takenAt,
+                now,
+                station.signature(),
+                form.instrument(),
+                form.replaces() == null ? null : new ReadingId(form.replaces()),
+                reason,
+                form.token());
+    }
+
+    private static String staleMessage(TrialRecord record, Entered.Stale stale) {
+        return stale.standing()
+                .map(reading -> "Meanwhile " + reading.station() + " entered "
+                        + BenchData.current(
+                                        reading, record.endpoint(reading.ref().endpoint()))
+                                .value() + " ("
+                        + Times.dayAndTime(reading.recordedAt(), record.trial().zone())
+                        + "). Yours is still in the field: press Enter to replace theirs.")
+                .orElse("Meanwhile that reading was taken back. Yours is still in the field: press Enter to save it.");
+    }
+
+    /** Takes a reading back. */
+    EntryAnswer undo(TrialId trial, ReadingId reading, UUID token, Station station) {
+        Entered entered = logbook.undo(trial, reading, station.signature(), token);
+        TrialRecord after = trials.snapshot(trial);
+        if (entered instanceof Entered.Saved saved) {
+            return answer(EntryAnswer.Status.SAVED, after, saved.reading().ref(), "");
+        }
+        ReadingRef ref = after.readings().stream()
+                .filter(r -> r.id().equals(reading))
+                .findFirst()
+                .orElseThrow()
+                .ref();
+        return answer(EntryAnswer.Status.STALE, after, ref, "It was corrected since; nothing was undone.");
+    }
+
+    private static EntryAnswer refused(TrialRecord record, EntryForm form, String message) {
+        TrialRecord.Progress progress =
+                record.look(form.look()).map(record::progress).orElse(new TrialRecord.Progress(0, 0));
+        return new EntryAnswer(
+                EntryAnswer.Status.REFUSED,
+                form.unit() + "/" + form.endpoint() + "/" + form.sub(),
+                null,
+                List.of(),
+                message,
+                progress.done(),
+                progress.expected());
+    }
+
+    private static EntryAnswer answer(EntryAnswer.Status status, TrialRecord record, ReadingRef ref, String message) {
+        TrialRecord.Progress progress = record.progress(record.look(ref.look()).orElseThrow());
+        return new EntryAnswer(
+                status,
+                BenchData.key(ref),
+                record.current(ref)
+                        .map(reading -> BenchData.current(reading, record.endpoint(ref.endpoint())))
+                        .orElse(null),
+                BenchData.history(record, ref),
+                message,
+                progress.done(),
+                progress.expected());
+    }
+}

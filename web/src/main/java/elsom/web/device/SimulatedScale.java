@@ -1,0 +1,67 @@
+package elsom.web.device;
+
+import elsom.core.sim.BenchScale;
+import elsom.core.sim.BenchTruth;
+import elsom.core.sim.ScaleFault;
+import elsom.core.sim.ScaleReading;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import java.time.Clock;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** A scale on which the units of the simulated bench are put. */
+@Component
+class SimulatedScale implements Scale {
+    private static final long SEED = 20_26;
+
+    private final Clock clock;
+    private BenchScale scale;
+    private @Nullable Pan pan;
+
+    /** What stands on the pan. */
+    private record Pan(TrialId trial, ReadingRef what, double loadG, Instant since) {}
+
+    SimulatedScale(Clock clock) {
+        this.clock = clock;
+        this.scale = BenchScale.switchedOn(clock.instant(), SEED);
+    }
+
+    @Override
+    public synchronized ScaleReading weigh(TrialRecord record, ReadingRef what) {
+        Instant now = clock.instant();
+        Pan on = pan;
+        if (on == null || !on.trial().equals(record.trial().id()) || !on.what().equals(what)) {
+            double load = new BenchTruth(record)
+                    .of(
+                            record.unit(what.unit()).orElseThrow(),
+                            record.look(what.look()).orElseThrow(),
+                            what.endpoint());
+            on = new Pan(record.trial().id(), what, load, now);
+            pan = on;
+        }
+        return scale.read(on.loadG(), on.since(), now);
+    }
+
+    @Override
+    public synchronized void tare(boolean panCleared) {
+        if (panCleared) {
+            pan = null;
+        }
+        Pan on = pan;
+        scale = scale.tare(on == null ? 0 : on.loadG(), clock.instant());
+    }
+
+    @Override
+    public synchronized ScaleFault fault() {
+        return scale.fault();
+    }
+
+    @Override
+    public synchronized void setFault(ScaleFault fault) {
+        scale = scale.with(fault, clock.instant());
+        pan = null;
+    }
+}

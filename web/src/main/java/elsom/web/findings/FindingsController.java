@@ -1,0 +1,102 @@
+package elsom.web.findings;
+
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.core.verdict.FigureKind;
+import elsom.core.verdict.Findings;
+import elsom.core.verdict.GroupKey;
+import elsom.core.verdict.UnitResult;
+import elsom.web.kit.TrialHeader;
+import elsom.web.platform.NotFound;
+import elsom.web.trial.Trials;
+import java.time.Clock;
+import java.util.Optional;
+import java.util.OptionalInt;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** What a trial found, and how each figure was worked out. */
+@Controller
+@RequestMapping("/trials/{trial}/findings")
+class FindingsController {
+    private final Trials trials;
+    private final WorkedOut workedOut;
+    private final Clock clock;
+
+    FindingsController(Trials trials, WorkedOut workedOut, Clock clock) {
+        this.trials = trials;
+        this.workedOut = workedOut;
+        this.clock = clock;
+    }
+
+    @GetMapping
+    String show(
+            @PathVariable long trial,
+            @RequestParam(defaultValue = "1") int bench,
+            @RequestParam(defaultValue = "0") int at,
+            Model model) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        if (bench < 1 || bench > record.benches().size()) {
+            throw missing(trial, "place " + bench);
+        }
+        Findings findings = findings(record, at);
+        model.addAttribute(
+                "page", FindingsPage.of(record, findings, bench, TrialHeader.Step.FINDINGS, clock.instant()));
+        return "findings/findings";
+    }
+
+    private Findings findings(TrialRecord record, int at) {
+        return workedOut.of(record, record.look(at).isPresent() ? OptionalInt.of(at) : OptionalInt.empty());
+    }
+
+    private static NotFound missing(long trial, String what) {
+        return new NotFound(
+                "This trial has no " + what + ".", "/trials/" + trial + "/findings", "Back to the findings");
+    }
+
+    @GetMapping("/working")
+    String working(
+            @PathVariable long trial,
+            @RequestParam String kind,
+            @RequestParam(defaultValue = "0") int at,
+            @RequestParam Optional<String> unit,
+            @RequestParam(defaultValue = "1") int bench,
+            @RequestParam(defaultValue = "0") int treatment,
+            @RequestParam(defaultValue = "false") boolean sheet,
+            Model model) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        Findings findings = findings(record, at);
+        FigureKind known = findings.kind(kind).orElseThrow(() -> missing(trial, "figure “" + kind + "”"));
+        WorkingPage page = unit.isPresent()
+                ? ofUnit(record, findings, known, unit.get())
+                : ofGroup(record, findings, known, new GroupKey(bench, treatment));
+        model.addAttribute("page", page);
+        return sheet ? "findings/working :: sheet" : "findings/working";
+    }
+
+    private WorkingPage ofUnit(TrialRecord record, Findings findings, FigureKind kind, String code) {
+        Optional<UnitResult> result = findings.units().stream()
+                .filter(unit -> unit.unit().code().value().equals(code))
+                .findFirst();
+        return result.flatMap(unit -> unit.figure(kind))
+                .map(figure -> WorkingPage.of(
+                        record,
+                        findings,
+                        kind,
+                        figure,
+                        clock.instant(),
+                        result.orElseThrow().unit().position().bench()))
+                .orElseThrow(() -> missing(record.trial().id().value(), "such figure of " + code));
+    }
+
+    private WorkingPage ofGroup(TrialRecord record, Findings findings, FigureKind kind, GroupKey key) {
+        return findings.group(key)
+                .flatMap(group -> group.figure(kind))
+                .map(figure -> WorkingPage.of(record, findings, kind, figure, clock.instant(), key.bench()))
+                .orElseThrow(() -> missing(record.trial().id().value(), "such figure of that treatment"));
+    }
+}

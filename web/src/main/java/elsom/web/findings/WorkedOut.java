@@ -1,0 +1,31 @@
+package elsom.web.findings;
+
+import elsom.core.protocol.Protocols;
+import elsom.core.trial.TrialRecord;
+import elsom.core.verdict.Findings;
+import java.util.Collections;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.WeakHashMap;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.stereotype.Component;
+
+/** Findings of snapshots, worked out once for each snapshot and look compared at. */
+@Component
+public class WorkedOut {
+    private final Map<TrialRecord, Map<Integer, Findings>> kept = Collections.synchronizedMap(new WeakHashMap<>());
+
+    /**
+     * The findings of a trial as it stands.
+     *
+     * @param compareAt the look to compare at; empty for the protocol's choice
+     */
+    public Findings of(TrialRecord record, OptionalInt compareAt) {
+        return kept.computeIfAbsent(record, fresh -> new ConcurrentHashMap<>())
+                .computeIfAbsent(
+                        compareAt.orElse(0),
+                        look -> Protocols.find(record.trial().protocol())
+                                .orElseThrow()
+                                .findings(record, look == 0 ? OptionalInt.empty() : OptionalInt.of(look)));
+    }
+}

@@ -1,0 +1,121 @@
+package elsom.web.kit;
+
+import elsom.core.trial.Look;
+import elsom.core.trial.LookState;
+import elsom.core.trial.Mishap;
+import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+
+/**
+ * The strip at the top of every trial page: looks from first to last, what is done and due, mishaps, now. Positions
+ * are percent of its width; looks keep a least distance, so that early ones an hour apart can be told apart.
+ */
+public record TimeBar(List<Tick> ticks, List<Mark> marks, double nowAt, boolean nowInside, String summary) {
+    private static final double LEAST_GAP = 7;
+
+    /** A look on the strip. */
+    public record Tick(
+            double at, String label, String when, LookState state, boolean here, String href, String anchor) {}
+
+    /** A mishap on the strip. */
+    public record Mark(double at, String label) {}
+
+    /**
+     * The strip of a trial.
+     *
+     * @param hereLook the look being shown; 0 for none
+     */
+    public static TimeBar of(TrialRecord record, Instant now, int hereLook) {
+        List<Double> places = places(record.looks());
+        List<Tick> ticks = new ArrayList<>();
+        for (int i = 0; i < record.looks().size(); i++) {
+            Look look = record.looks().get(i);
+            Instant planned = look.plannedAt(record.trial().start());
+            ticks.add(new Tick(
+                    places.get(i),
+                    look.name(),
+                    Times.dayAndTime(planned, record.trial().zone()),
+                    LookState.of(record, look, now),
+                    look.number() == hereLook,
+                    "/trials/" + record.trial().id() + "/bench?look=" + look.number(),
+                    i == 0 ? "start" : i == record.looks().size() - 1 ? "end" : "middle"));
+        }
+        double nowHours = Duration.between(record.trial().start(), now).toSeconds() / 3600.0;
+        double first = record.looks().get(0).hoursAfterStart();
+        double last = record.looks().get(record.looks().size() - 1).hoursAfterStart();
+        return new TimeBar(
+                ticks,
+                marks(record, places),
+                at(nowHours, record.looks(), places),
+                nowHours >= first && nowHours <= last,
+                summary(record, now));
+    }
+
+    private static List<Double> places(List<Look> looks) {
+        double first = looks.get(0).hoursAfterStart();
+        double span = Math.max(1e-9, looks.get(looks.size() - 1).hoursAfterStart() - first);
+        List<Double> places = new ArrayList<>();
+        double before = -LEAST_GAP;
+        for (Look look : looks) {
+            before = Math.max(100 * (look.hoursAfterStart() - first) / span, before + LEAST_GAP);
+            places.add(before);
+        }
+        double end = Math.max(100, before);
+        return places.stream()
+                .map(place -> Math.round(place / end * 9600) / 100.0 + 2)
+                .toList();
+    }
+
+    /** Between looks, in proportion; before the first and after the last, at the ends. */
+    private static double at(double hours, List<Look> looks, List<Double> places) {
+        for (int i = 1; i < looks.size(); i++) {
+            double from = looks.get(i - 1).hoursAfterStart();
+            double to = looks.get(i).hoursAfterStart();
+            if (hours < to) {
+                double share = Math.max(0, (hours - from) / (to - from));
+                double place = places.get(i - 1) + share * (places.get(i) - places.get(i - 1));
+                return Math.round(place * 100) / 100.0;
+            }
+        }
+        return places.get(places.size() - 1);
+    }
+
+    private static List<Mark> marks(TrialRecord record, List<Double> places) {
+        return record.mishaps().stream()
+                .filter(Mishap::stands)
+                .map(mishap -> new Mark(
+                        at(
+                                Duration.between(record.trial().start(), mishap.happenedAt())
+                                                .toSeconds()
+                                        / 3600.0,
+                                record.looks(),
+                                places),
+                        mishap.kind().label().toLowerCase(Locale.ROOT) + " "
+                                + mishap.units().stream().map(UnitCode::value).collect(Collectors.joining(" "))))
+                .toList();
+    }
+
+    private static String summary(TrialRecord record, Instant now) {
+        return record.nextLook()
+                .map(look -> {
+                    Instant planned = look.plannedAt(record.trial().start());
+                    TrialRecord.Progress progress = record.progress(look);
+                    return switch (LookState.of(record, look, now)) {
+                        case DUE, LATE ->
+                            "“" + look.name() + "” is due: " + progress.done() + " of " + progress.expected()
+                                    + " measured";
+                        default ->
+                            "next look: " + look.name() + ", "
+                                    + Times.dayAndTime(planned, record.trial().zone()) + " ("
+                                    + Times.away(planned, now) + ")";
+                    };
+                })
+                .orElse("all looks are done");
+    }
+}

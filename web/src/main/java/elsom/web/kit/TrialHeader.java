@@ -1,0 +1,75 @@
+package elsom.web.kit;
+
+import elsom.core.protocol.Protocols;
+import elsom.core.trial.TrialRecord;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+
+/** The head of every page of a trial: its question, its time bar, and the steps of the work. */
+public record TrialHeader(
+        long id, String question, String about, TimeBar timeBar, List<StepLink> steps, List<Swatch> swatches) {
+    /** The steps in the order of the work. */
+    public enum Step {
+        QUESTION("Question", ""),
+        PLAN("Plan", "/plan"),
+        BENCH("Bench", "/bench"),
+        FINDINGS("Findings", "/findings"),
+        REPORT("Report", "/report");
+
+        private final String label;
+        private final String path;
+
+        Step(String label, String path) {
+            this.label = label;
+            this.path = path;
+        }
+    }
+
+    /**
+     * A step as a link.
+     *
+     * @param missing what is still missing before there is something to see; empty when there is
+     */
+    public record StepLink(String label, String href, boolean here, String missing) {}
+
+    public static TrialHeader of(TrialRecord record, Instant now, Step here) {
+        return of(record, now, here, 0);
+    }
+
+    /**
+     * The head of a page.
+     *
+     * @param look the look being shown; 0 for none
+     */
+    public static TrialHeader of(TrialRecord record, Instant now, Step here, int look) {
+        String base = "/trials/" + record.trial().id();
+        List<StepLink> steps = Arrays.stream(Step.values())
+                .map(step -> new StepLink(step.label, base + step.path, step == here, missing(record, step)))
+                .toList();
+        return new TrialHeader(
+                record.trial().id().value(),
+                record.trial().question(),
+                about(record),
+                TimeBar.of(record, now, look),
+                steps,
+                Swatch.of(record));
+    }
+
+    private static String missing(TrialRecord record, Step step) {
+        boolean later = step == Step.FINDINGS || step == Step.REPORT;
+        return later && record.readings().isEmpty() ? "after the first weighing" : "";
+    }
+
+    private static String about(TrialRecord record) {
+        String protocol = Protocols.find(record.trial().protocol())
+                .map(found -> found.name())
+                .orElse(record.trial().protocol().value());
+        int replicates =
+                record.units().stream().mapToInt(unit -> unit.replicate()).max().orElse(0);
+        String places =
+                record.benches().size() == 1 ? "" : " · in " + record.benches().size() + " places";
+        return protocol + " · " + record.treatments().size() + " treatments × " + replicates + places + " · started "
+                + Times.day(record.trial().start(), record.trial().zone());
+    }
+}

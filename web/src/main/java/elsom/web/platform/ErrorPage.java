@@ -1,0 +1,29 @@
+package elsom.web.platform;
+
+/** An error as a person reads it: what happened, and the way back. */
+public record ErrorPage(String title, String message, String backTo, String backLabel) {
+    static final ErrorPage UNFORESEEN = of(
+            "Something broke",
+            "Elsom met something it did not foresee. What was saved before is safe. Go back and try again; if it comes"
+                    + " again, restart Elsom and look at its log.");
+
+    static ErrorPage of(String title, String message) {
+        return new ErrorPage(title, message, "/trials", "All trials");
+    }
+
+    /** The page for a status that no handler met, such as one the container answered. */
+    static ErrorPage ofStatus(int status) {
+        return switch (status) {
+            case 400 -> of("Not understood", "The request could not be understood. Go back and try again.");
+            case 403 ->
+                of(
+                        "This page was open too long",
+                        "Its key has run out, so nothing was changed. Go back, reload the page, and send it again: what"
+                                + " you typed at the bench is still there.");
+            case 404 -> of("Not here", "There is no page at this address.");
+            case 405 -> of("Not that way", "This address does not take that kind of request.");
+            case 413 -> of("Too large", "The file is larger than 20 MB. Nothing was read in.");
+            default -> UNFORESEEN;
+        };
+    }
+}

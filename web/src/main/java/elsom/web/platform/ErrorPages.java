@@ -1,0 +1,110 @@
+package elsom.web.platform;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Map;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.HttpRequestMethodNotSupportedException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MultipartException;
+import org.springframework.web.multipart.support.MissingServletRequestPartException;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
+
+/** Turns what went wrong into a page, or into JSON for a script, that says what to do next. */
+@ControllerAdvice
+class ErrorPages {
+    private static final Logger LOG = LoggerFactory.getLogger(ErrorPages.class);
+
+    @ExceptionHandler
+    ModelAndView missing(NotFound missing, HttpServletRequest request, HttpServletResponse response) {
+        return page(
+                request,
+                response,
+                HttpStatus.NOT_FOUND,
+                new ErrorPage("Not here", missing.message(), missing.backTo(), missing.backLabel()));
+    }
+
+    @ExceptionHandler
+    ModelAndView missing(NoResourceFoundException missing, HttpServletRequest request, HttpServletResponse response) {
+        return page(
+                request, response, HttpStatus.NOT_FOUND, ErrorPage.of("Not here", "There is no page at this address."));
+    }
+
+    @ExceptionHandler
+    ModelAndView refused(Refusal refusal, HttpServletRequest request, HttpServletResponse response) {
+        return page(
+                request,
+                response,
+                HttpStatus.UNPROCESSABLE_CONTENT,
+                ErrorPage.of("That can't be done", refusal.message()));
+    }
+
+    @ExceptionHandler
+    ModelAndView wrongType(
+            MethodArgumentTypeMismatchException wrong, HttpServletRequest request, HttpServletResponse response) {
+        boolean inPath = request.getRequestURI().contains("/" + wrong.getValue());
+        return page(
+                request,
+                response,
+                inPath ? HttpStatus.NOT_FOUND : HttpStatus.BAD_REQUEST,
+                ErrorPage.of("Not here", "“" + wrong.getName() + "” can't be “" + wrong.getValue() + "”."));
+    }
+
+    @ExceptionHandler({MissingServletRequestParameterException.class, MissingServletRequestPartException.class})
+    ModelAndView missingPart(Exception missing, HttpServletRequest request, HttpServletResponse response) {
+        return page(
+                request,
+                response,
+                HttpStatus.BAD_REQUEST,
+                ErrorPage.of(
+                        "Something is missing", "The request left something out. Go back and send the form again."));
+    }
+
+    @ExceptionHandler
+    ModelAndView tooLarge(MultipartException tooLarge, HttpServletRequest request, HttpServletResponse response) {
+        return page(
+                request,
+                response,
+                HttpStatus.CONTENT_TOO_LARGE,
+                ErrorPage.of(
+                        "Too large",
+                        "The file is larger than 20 MB, or did not arrive whole. Nothing was read in. A trial's files are"
+                                + " seldom above 1 MB: is it the right file?"));
+    }
+
+    @ExceptionHandler
+    ModelAndView wrongMethod(
+            HttpRequestMethodNotSupportedException wrong, HttpServletRequest request, HttpServletResponse response) {
+        return page(
+                request,
+                response,
+                HttpStatus.METHOD_NOT_ALLOWED,
+                ErrorPage.of("Not that way", "This address takes no " + wrong.getMethod() + " request."));
+    }
+
+    @ExceptionHandler
+    ModelAndView unforeseen(Exception unforeseen, HttpServletRequest request, HttpServletResponse response) {
+        LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), unforeseen);
+        return page(request, response, HttpStatus.INTERNAL_SERVER_ERROR, ErrorPage.UNFORESEEN);
+    }
+
+    private static ModelAndView page(
+            HttpServletRequest request, HttpServletResponse response, HttpStatus status, ErrorPage page) {
+        response.setStatus(status.value());
+        if (wantsJson(request)) {
+            return new ModelAndView(new JsonMessageView(page.message()));
+        }
+        return new ModelAndView("error/error", Map.of("page", page), status);
+    }
+
+    static boolean wantsJson(HttpServletRequest request) {
+        String accept = request.getHeader("Accept");
+        return accept != null && accept.startsWith("application/json");
+    }
+}

@@ -1,0 +1,54 @@
+package elsom.web.platform;
+
+import java.time.Duration;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.security.config.Customizer;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/** No accounts on one bench, but no script, frame, form or request from elsewhere either. */
+@Configuration
+public class SecurityConfiguration {
+    private static final String CONTENT_SECURITY_POLICY = "default-src 'none'; script-src 'self'; style-src 'self';"
+            + " img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none';"
+            + " frame-ancestors 'none'";
+    private static final Duration KEY_KEPT = Duration.ofDays(30);
+
+    @Bean
+    SecurityFilterChain security(HttpSecurity http) throws Exception {
+        return http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+                .csrf(csrf -> csrf.csrfTokenRepository(cookieKeys()))
+                .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .requestCache(cache -> cache.disable())
+                .logout(logout -> logout.disable())
+                .anonymous(Customizer.withDefaults())
+                .headers(headers -> headers.contentSecurityPolicy(
+                                policy -> policy.policyDirectives(CONTENT_SECURITY_POLICY))
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))
+                        .permissionsPolicyHeader(permissions ->
+                                permissions.policy("camera=(), microphone=(), geolocation=(), payment=()")))
+                .build();
+    }
+
+    /** In a cookie, so that a page left open at the bench still saves after a restart. */
+    private static CookieCsrfTokenRepository cookieKeys() {
+        CookieCsrfTokenRepository keys = new CookieCsrfTokenRepository();
+        keys.setCookieCustomizer(
+                cookie -> cookie.httpOnly(true).sameSite("Lax").maxAge(KEY_KEPT).path("/"));
+        return keys;
+    }
+
+    /** There is nobody to log in as; without this a default user with a printed password would be made. */
+    @Bean
+    UserDetailsService nobody() {
+        return name -> {
+            throw new UsernameNotFoundException("there are no accounts");
+        };
+    }
+}

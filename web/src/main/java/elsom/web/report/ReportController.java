@@ -1,0 +1,33 @@
+package elsom.web.report;
+
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.web.findings.WorkedOut;
+import elsom.web.trial.Trials;
+import java.time.Clock;
+import java.util.OptionalInt;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** The trial on paper. */
+@Controller
+class ReportController {
+    private final Trials trials;
+    private final WorkedOut workedOut;
+    private final Clock clock;
+
+    ReportController(Trials trials, WorkedOut workedOut, Clock clock) {
+        this.trials = trials;
+        this.workedOut = workedOut;
+        this.clock = clock;
+    }
+
+    @GetMapping("/trials/{trial}/report")
+    String show(@PathVariable long trial, Model model) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        model.addAttribute("page", ReportPage.of(record, workedOut.of(record, OptionalInt.empty()), clock.instant()));
+        return "report/report";
+    }
+}

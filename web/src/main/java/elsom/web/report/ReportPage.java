@@ -1,0 +1,97 @@
+package elsom.web.report;
+
+import elsom.core.quantity.Decimals;
+import elsom.core.trial.Bench;
+import elsom.core.trial.Container;
+import elsom.core.trial.Look;
+import elsom.core.trial.Mishap;
+import elsom.core.trial.Reading;
+import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
+import elsom.core.verdict.Findings;
+import elsom.web.findings.FindingsPage;
+import elsom.web.kit.Times;
+import elsom.web.kit.TrialHeader;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.stream.Collectors;
+
+/** A trial to hand to somebody else: question, answer, picture, numbers, how it was done, what went wrong. */
+record ReportPage(
+        TrialHeader header,
+        FindingsPage first,
+        List<FindingsPage> places,
+        List<String> method,
+        List<String> wentWrong,
+        String printed) {
+
+    static ReportPage of(TrialRecord record, Findings findings, Instant now) {
+        List<FindingsPage> places = record.benches().stream()
+                .map(bench -> FindingsPage.of(record, findings, bench.number(), TrialHeader.Step.REPORT, now))
+                .toList();
+        return new ReportPage(
+                places.get(0).header(),
+                places.get(0),
+                places,
+                method(record),
+                wentWrong(record),
+                Times.dayAndTime(now, record.trial().zone()));
+    }
+
+    private static List<String> method(TrialRecord record) {
+        int replicates =
+                record.units().stream().mapToInt(u -> u.replicate()).max().orElse(0);
+        String fills = record.containers().stream()
+                .map(container -> container(record, container))
+                .collect(Collectors.joining("; "));
+        List<String> method = new ArrayList<>();
+        method.add(record.treatments().size() + " treatments × " + replicates + " units"
+                + (record.benches().size() > 1
+                        ? " in each of "
+                                + record.benches().stream().map(Bench::name).collect(Collectors.joining(" and "))
+                        : " on " + record.bench(1).name())
+                + ", in randomised complete blocks (seed " + record.trial().seed() + ").");
+        method.add("Containers: " + fills + ".");
+        method.add("Started "
+                + Times.dayAndTime(record.trial().start(), record.trial().zone()) + "; looks: "
+                + record.looks().stream().map(Look::name).collect(Collectors.joining(", ")) + ".");
+        method.add("Due for water at " + Decimals.percent(record.trial().refillFraction(), 0)
+                + " % of the water held after draining. Watering: "
+                + record.trial().watering().label().toLowerCase(Locale.ROOT) + ".");
+        return method;
+    }
+
+    private static String container(TrialRecord record, Container container) {
+        double volume = record.units().stream()
+                .filter(unit -> unit.container().equals(container.name()))
+                .mapToDouble(unit -> unit.filledVolumeMl())
+                .average()
+                .orElse(0);
+        return container.name() + ", " + Decimals.upTo(container.depthCm(), 1) + " cm deep, " + Decimals.upTo(volume, 0)
+                + " mL";
+    }
+
+    private static List<String> wentWrong(TrialRecord record) {
+        List<String> wrong = new ArrayList<>();
+        for (Mishap mishap : record.mishaps()) {
+            if (mishap.stands()) {
+                wrong.add(mishap.units().stream().map(UnitCode::value).collect(Collectors.joining(" ")) + ": "
+                        + mishap.kind().label().toLowerCase(Locale.ROOT)
+                        + (mishap.note().isEmpty() ? "" : ", " + mishap.note()) + " ("
+                        + Times.dayAndTime(mishap.happenedAt(), record.trial().zone()) + ").");
+            }
+        }
+        long corrections = record.readings().stream()
+                .map(Reading::supersedes)
+                .filter(Objects::nonNull)
+                .count();
+        if (corrections > 0) {
+            wrong.add(corrections + (corrections == 1 ? " reading was" : " readings were")
+                    + " corrected; the old values are kept.");
+        }
+        return wrong;
+    }
+}

@@ -1,0 +1,5 @@
+/** The first page: what is due. */
+@NullMarked
+package elsom.web.today;
+
+import org.jspecify.annotations.NullMarked;

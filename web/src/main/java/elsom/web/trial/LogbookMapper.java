@@ -1,0 +1,85 @@
+package elsom.web.trial;
+
+import elsom.core.trial.Mishap;
+import elsom.core.trial.ReadingId;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.UnitCode;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Readings and mishaps: rows are added, and a mishap may be taken back; nothing else changes. */
+@Mapper
+interface LogbookMapper {
+    String READING =
+            "select id, unit_code, look, endpoint, sub_reading, stored_value, typed_text, typed_unit, taken_at,"
+                    + " recorded_at, station, instrument, supersedes, reason from reading ";
+
+    @Select(READING + "where trial_id = #{id} order by id")
+    List<Rows.ReadingRow> readings(TrialId id);
+
+    @Select(READING + "where trial_id = #{trial} and entry_token = #{token}")
+    Optional<Rows.ReadingRow> byToken(@Param("trial") TrialId trial, @Param("token") UUID token);
+
+    @Select(READING + "where trial_id = #{trial} and id = #{reading}")
+    Optional<Rows.ReadingRow> reading(@Param("trial") TrialId trial, @Param("reading") ReadingId reading);
+
+    @Select(READING + """
+            where trial_id = #{trial} and unit_code = #{r.ref.unit} and look = #{r.ref.look}
+              and endpoint = #{r.ref.endpoint} and sub_reading = #{r.ref.subReading}
+            order by id desc limit 1""")
+    Optional<Rows.ReadingRow> latest(@Param("trial") TrialId trial, @Param("r") NewReading reading);
+
+    /** Holds the key that the store gave a new reading. */
+    final class NewKey {
+        private long id;
+
+        ReadingId id() {
+            return new ReadingId(id);
+        }
+    }
+
+    @Insert("""
+            insert into reading (trial_id, unit_code, look, endpoint, sub_reading, stored_value, typed_text, typed_unit,
+                taken_at, recorded_at, station, instrument, supersedes, reason, entry_token)
+            values (#{trial}, #{r.ref.unit}, #{r.ref.look}, #{r.ref.endpoint}, #{r.ref.subReading}, #{r.value},
+                #{r.typedText}, #{r.typedUnit}, #{r.takenAt}, #{r.recordedAt}, #{r.station}, #{r.instrument},
+                #{r.replaces}, #{r.reason}, #{r.token})""")
+    @Options(useGeneratedKeys = true, keyProperty = "key.id", keyColumn = "id")
+    void insert(@Param("trial") TrialId trial, @Param("r") NewReading reading, @Param("key") NewKey key);
+
+    @Select("""
+            select number, kind, note, look, happened_at, station, withdrawn_at
+            from mishap where trial_id = #{id} order by number""")
+    List<Rows.MishapRow> mishaps(TrialId id);
+
+    @Select("select mishap, unit_code from mishap_unit where trial_id = #{id} order by mishap, unit_code")
+    List<Rows.MishapUnitRow> mishapUnits(TrialId id);
+
+    @Select("select number from mishap where trial_id = #{trial} and entry_token = #{token}")
+    Optional<Integer> mishapByToken(@Param("trial") TrialId trial, @Param("token") UUID token);
+
+    @Select("select coalesce(max(number), 0) from mishap where trial_id = #{id}")
+    int lastMishap(TrialId id);
+
+    @Insert("""
+            insert into mishap (trial_id, number, kind, note, look, happened_at, station, withdrawn_at, entry_token)
+            values (#{trial}, #{m.number}, #{m.kind}, #{m.note}, #{m.look}, #{m.happenedAt}, #{m.station},
+                #{m.withdrawnAt}, #{token})""")
+    void insertMishap(@Param("trial") TrialId trial, @Param("m") Mishap mishap, @Param("token") UUID token);
+
+    @Insert("insert into mishap_unit values (#{trial}, #{mishap}, #{unit})")
+    void insertMishapUnit(@Param("trial") TrialId trial, @Param("mishap") int mishap, @Param("unit") UnitCode unit);
+
+    @Update("""
+            update mishap set withdrawn_at = #{now}
+            where trial_id = #{trial} and number = #{number} and withdrawn_at is null""")
+    int withdraw(@Param("trial") TrialId trial, @Param("number") int number, @Param("now") Instant now);
+}

@@ -1,0 +1,124 @@
+package elsom.web.trial;
+
+import elsom.core.trial.Bench;
+import elsom.core.trial.Container;
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.Treatment;
+import elsom.core.trial.Trial;
+import elsom.core.trial.TrialId;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** A trial's plan, in and out of the store. */
+@Mapper
+interface TrialMapper {
+    @Select("select revision from trial where id = #{id}")
+    Optional<Long> revision(TrialId id);
+
+    /** Raises the revision; the row stays locked until the transaction ends, so one trial is written by one at a time. */
+    @Update("update trial set revision = revision + 1 where id = #{id}")
+    int lock(TrialId id);
+
+    @Select("select id from trial where draft_token = #{token}")
+    Optional<TrialId> byToken(UUID token);
+
+    @Select("select id from trial order by start_at desc, id desc")
+    List<TrialId> ids();
+
+    @Select("""
+            select id, question, protocol, zone, start_at as start, watering, refill_fraction, seed
+            from trial where id = #{id}""")
+    Optional<Trial> trial(TrialId id);
+
+    @Select("""
+            select name, shape, outline, depth_cm, top_length_cm, top_width_cm, base_length_cm, base_width_cm
+            from trial_container where trial_id = #{id} order by name""")
+    List<Container> containers(TrialId id);
+
+    @Select("""
+            select number, code, name, material, kind, control, texture, tint
+            from treatment where trial_id = #{id} order by number""")
+    List<Rows.TreatmentRow> treatments(TrialId id);
+
+    @Select("""
+            select treatment, property, property_value as "value"
+            from treatment_property where trial_id = #{id}""")
+    List<Rows.PropertyRow> properties(TrialId id);
+
+    @Select("""
+            select number, name, bench_rows as "rows", bench_columns as "columns", light, door
+            from bench where trial_id = #{id} order by number""")
+    List<Bench> benches(TrialId id);
+
+    @Select("""
+            select code, treatment, replicate, container, filled_volume_ml, block, bench, bench_row, bench_column
+            from experimental_unit where trial_id = #{id} order by bench, bench_row, bench_column""")
+    List<Rows.UnitRow> units(TrialId id);
+
+    @Select("""
+            select code, name, unit, counting, size, lowest, highest, decimals
+            from endpoint where trial_id = #{id} order by position""")
+    List<Endpoint> endpoints(TrialId id);
+
+    @Select("select number, name, after_start_s, endpoints from look where trial_id = #{id} order by number")
+    List<Rows.LookRow> looks(TrialId id);
+
+    /** Holds the key that the store gave a new trial. */
+    final class NewKey {
+        private long id;
+
+        TrialId id() {
+            return new TrialId(id);
+        }
+    }
+
+    @Insert("""
+            insert into trial (question, protocol, zone, start_at, watering, refill_fraction, seed, draft_token, created_at)
+            values (#{trial.question}, #{trial.protocol}, #{trial.zone}, #{trial.start}, #{trial.watering},
+                    #{trial.refillFraction}, #{trial.seed}, #{token}, #{now})""")
+    @Options(useGeneratedKeys = true, keyProperty = "key.id", keyColumn = "id")
+    void insertTrial(
+            @Param("trial") Trial trial,
+            @Param("token") UUID token,
+            @Param("now") Instant now,
+            @Param("key") NewKey key);
+
+    @Insert("""
+            insert into trial_container values (#{id}, #{c.name}, #{c.shape}, #{c.outline}, #{c.depthCm},
+                #{c.topLengthCm}, #{c.topWidthCm}, #{c.baseLengthCm}, #{c.baseWidthCm})""")
+    void insertContainer(@Param("id") TrialId id, @Param("c") Container container);
+
+    @Insert("""
+            insert into treatment values (#{id}, #{t.number}, #{t.code}, #{t.name}, #{t.material}, #{t.kind},
+                #{t.control}, #{t.texture}, #{t.tint})""")
+    void insertTreatment(@Param("id") TrialId id, @Param("t") Treatment treatment);
+
+    @Insert("insert into treatment_property values (#{id}, #{p.treatment}, #{p.property}, #{p.value})")
+    void insertProperty(@Param("id") TrialId id, @Param("p") Rows.PropertyRow property);
+
+    @Insert("""
+            insert into bench values (#{id}, #{b.number}, #{b.name}, #{b.rows}, #{b.columns}, #{b.light}, #{b.door})""")
+    void insertBench(@Param("id") TrialId id, @Param("b") Bench bench);
+
+    @Insert("""
+            insert into experimental_unit values (#{id}, #{u.code}, #{u.treatment}, #{u.replicate}, #{u.container},
+                #{u.filledVolumeMl}, #{u.block}, #{u.bench}, #{u.benchRow}, #{u.benchColumn})""")
+    void insertUnit(@Param("id") TrialId id, @Param("u") Rows.UnitRow unit);
+
+    @Insert("""
+            insert into endpoint (trial_id, code, position, name, unit, counting, size, lowest, highest, decimals)
+            values (#{id}, #{e.code}, #{position}, #{e.name}, #{e.unit}, #{e.counting}, #{e.size}, #{e.lowest},
+                #{e.highest}, #{e.decimals})""")
+    void insertEndpoint(@Param("id") TrialId id, @Param("position") int position, @Param("e") Endpoint endpoint);
+
+    @Insert("insert into look values (#{id}, #{l.number}, #{l.name}, #{l.afterStartS}, #{l.endpoints})")
+    void insertLook(@Param("id") TrialId id, @Param("l") Rows.LookRow look);
+}
