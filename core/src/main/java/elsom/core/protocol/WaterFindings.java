@@ -4,6 +4,7 @@ import elsom.core.quantity.Decimals;
 import elsom.core.stats.Interval;
 import elsom.core.stats.Summary;
 import elsom.core.trial.Bench;
+import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.TrialRecord;
@@ -145,9 +146,16 @@ final class WaterFindings {
         List<GroupResult> here = groups.stream()
                 .filter(group -> group.key().bench() == bench.number())
                 .toList();
+        String usual = usualContainer();
+        List<GroupResult> alike =
+                here.stream().filter(group -> containerOf(group).equals(usual)).toList();
         return new Findings.BenchFindings(
                 bench.number(),
-                rankings(here),
+                rankings(alike),
+                here.stream()
+                        .filter(group -> !alike.contains(group))
+                        .map(GroupResult::key)
+                        .toList(),
                 List.of(
                         course(WaterKinds.STILL_HELD, here, WaterFindings::byVolume),
                         course(
@@ -155,6 +163,24 @@ final class WaterFindings {
                                 here,
                                 weighing -> weighing.mass().grams())),
                 here.stream().flatMap(group -> portions(group).stream()).toList());
+    }
+
+    /** The container of most treatments: media are ranked at equal depth only, as a shallow one holds more per litre. */
+    private String usualContainer() {
+        Map<String, Long> counts = record.units().stream()
+                .collect(Collectors.groupingBy(ExperimentalUnit::container, LinkedHashMap::new, Collectors.counting()));
+        return counts.entrySet().stream()
+                .max(Map.Entry.comparingByValue())
+                .orElseThrow()
+                .getKey();
+    }
+
+    private String containerOf(GroupResult group) {
+        return record.units().stream()
+                .filter(unit -> unit.treatment() == group.key().treatment())
+                .findFirst()
+                .orElseThrow()
+                .container();
     }
 
     private List<Ranking> rankings(List<GroupResult> here) {

@@ -55,6 +55,7 @@ final class WaterVerdicts {
         Findings.BenchFindings here = findings.benches().get(bench.number() - 1);
         List<GroupResult> groups = findings.groups().stream()
                 .filter(group -> group.key().bench() == bench.number()
+                        && !here.apart().contains(group.key())
                         && group.figure(WaterKinds.STILL_HELD).isPresent())
                 .toList();
         if (groups.isEmpty()) {
@@ -123,6 +124,7 @@ final class WaterVerdicts {
 
     private static Optional<Course.Line> soonest(Findings.BenchFindings here) {
         return here.courses().get(0).lines().stream()
+                .filter(line -> !here.apart().contains(line.group()))
                 .filter(line -> line.crossing().map(c -> !c.extrapolated()).orElse(false))
                 .min(Comparator.comparing(line -> line.crossing().orElseThrow().hours()));
     }
@@ -174,7 +176,9 @@ final class WaterVerdicts {
                 : "More units of each.";
         return new Verdict(
                 Firmness.CANT_TELL,
-                where(bench, "Which of " + pair + " holds more " + when() + " can't be told from these units."),
+                where(
+                        bench,
+                        "Which of " + lowerFirst(pair) + " holds more " + when() + " can't be told from these units."),
                 more);
     }
 
@@ -277,7 +281,7 @@ final class WaterVerdicts {
         verdicts.add(new Verdict(
                 clear ? firmness(true) : Firmness.CANT_TELL,
                 "Water goes " + Decimals.fixed(Math.exp(sign * summary.mean()), 1) + " times as fast" + interval
-                        + " on " + lowerFirst(fast) + " as on " + lowerFirst(slow) + ", over " + summary.n()
+                        + " at “" + fast + "” as at “" + slow + "”, over " + summary.n()
                         + " treatments.",
                 "Each place stood once: its light, wind and warmth go together."));
     }

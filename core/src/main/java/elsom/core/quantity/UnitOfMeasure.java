@@ -31,7 +31,7 @@ public enum UnitOfMeasure {
     INCH(Dimension.LENGTH, 2.54, "in", "inch", "inches", "\""),
 
     HOUR(Dimension.TIME, 1, "h", "hr", "hrs", "hour", "hours"),
-    DAY(Dimension.TIME, 24, "d", "day", "days"),
+    DAY(Dimension.TIME, 24, "days", "d", "day"),
     MINUTE(Dimension.TIME, 1 / 60.0, "min", "minute", "minutes"),
     SECOND(Dimension.TIME, 1 / 3600.0, "s", "sec", "second", "seconds"),
 

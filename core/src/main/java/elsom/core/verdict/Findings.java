@@ -19,10 +19,16 @@ public record Findings(
         List<BenchFindings> benches,
         List<Flag> flags,
         int comparedAt) {
-    /** What is drawn and ranked for one bench. */
-    public record BenchFindings(int bench, List<Ranking> rankings, List<Course> courses, List<Portions> portions) {
+    /**
+     * What is drawn and ranked for one bench.
+     *
+     * @param apart groups that are not ranked because they differ in more than what is asked about
+     */
+    public record BenchFindings(
+            int bench, List<Ranking> rankings, List<GroupKey> apart, List<Course> courses, List<Portions> portions) {
         public BenchFindings {
             rankings = List.copyOf(rankings);
+            apart = List.copyOf(apart);
             courses = List.copyOf(courses);
             portions = List.copyOf(portions);
         }

@@ -145,14 +145,15 @@ class BenchController {
             Station station) {
         TrialRecord record = trials.snapshot(new TrialId(trial));
         UnitCode code = known(record, unit).orElseThrow(() -> missing(trial, "unit " + unit));
-        if (record.look(look).isEmpty()) {
-            throw missing(trial, "look " + look);
-        }
+        Look during = record.look(look).orElseThrow(() -> missing(trial, "look " + look));
         if (note.strip().length() > Mishap.LONGEST_NOTE) {
             throw new Refusal("A note has at most " + Mishap.LONGEST_NOTE + " characters; this one has "
                     + note.strip().length() + ". Go back and shorten it: it is still there.");
         }
-        logbook.note(record.trial().id(), kind, note.strip(), List.of(code), look, station.signature(), token);
+        Instant now = clock.instant();
+        Instant happenedAt = LookTiming.likely(record, during, now).at(record, during, now);
+        logbook.note(
+                record.trial().id(), kind, note.strip(), List.of(code), look, happenedAt, station.signature(), token);
         return "redirect:/trials/" + trial + "/bench?look=" + look + (kind.endsUnit() ? "" : "&unit=" + code);
     }
 

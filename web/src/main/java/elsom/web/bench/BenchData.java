@@ -94,7 +94,14 @@ record BenchData(long trial, int look, String lookName, String timing, String st
         return new Current(
                 reading.id().value(),
                 reading.typedText(),
-                Decimals.upTo(value, endpoint.decimals() + 1) + symbol(endpoint.unit()));
+                number(value, endpoint.decimals()) + symbol(endpoint.unit()));
+    }
+
+    /** With the instrument's decimals, or one more where that would hide a digit. */
+    private static String number(double value, int decimals) {
+        String usual = Decimals.fixed(value, decimals);
+        String finer = Decimals.upTo(value, decimals + 1);
+        return finer.length() > usual.length() ? finer : usual;
     }
 
     private static String symbol(UnitOfMeasure unit) {

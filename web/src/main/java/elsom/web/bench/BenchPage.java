@@ -8,7 +8,6 @@ import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
-import elsom.core.trial.LookState;
 import elsom.core.trial.LookTiming;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.MishapKind;
@@ -32,7 +31,6 @@ record BenchPage(
         BenchMap map,
         String lookName,
         int look,
-        List<LookLink> looks,
         Step step,
         LookTiming timing,
         String plannedWords,
@@ -46,9 +44,6 @@ record BenchPage(
         List<ScaleFault> scaleFaults,
         ScaleFault scaleFault,
         boolean weighs) {
-
-    /** A look to go to. */
-    record LookLink(String name, String href, boolean here, LookState state, String progress) {}
 
     /** Something that went wrong, and whether it can still be taken back. */
     record MishapLine(int number, String what, String units, String note, String when) {}
@@ -72,7 +67,6 @@ record BenchPage(
                 BenchMap.of(record, u -> face(record, look, u, start)),
                 look.name(),
                 look.number(),
-                record.looks().stream().map(l -> link(record, l, look, now)).toList(),
                 Protocols.find(record.trial().protocol()).orElseThrow().stepBefore(record, look),
                 timing,
                 Times.dayAndTime(
@@ -123,16 +117,6 @@ record BenchPage(
                         ? BenchMap.State.LOST
                         : value.isEmpty() ? BenchMap.State.TODO : BenchMap.State.DONE;
         return new BenchMap.Face(value, state, href);
-    }
-
-    private static LookLink link(TrialRecord record, Look look, Look here, Instant now) {
-        TrialRecord.Progress progress = record.progress(look);
-        return new LookLink(
-                look.name(),
-                "/trials/" + record.trial().id() + "/bench?look=" + look.number(),
-                look.equals(here),
-                LookState.of(record, look, now),
-                progress.done() + "/" + progress.expected());
     }
 
     private static List<MishapLine> mishaps(TrialRecord record) {

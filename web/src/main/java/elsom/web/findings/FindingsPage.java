@@ -15,6 +15,7 @@ import elsom.web.kit.Swatch;
 import elsom.web.kit.TrialHeader;
 import java.time.Instant;
 import java.util.List;
+import java.util.stream.Collectors;
 
 /** What a trial found, for one of its benches. */
 public record FindingsPage(
@@ -31,6 +32,7 @@ public record FindingsPage(
         List<GroupLine> groups,
         List<UnitLine> units,
         List<RankTable> rankings,
+        String apart,
         List<Flag> flags) {
 
     /** One of several views to choose from. */
@@ -106,6 +108,7 @@ public record FindingsPage(
                         .map(unit -> line(record, unit, columns, links))
                         .toList(),
                 here.rankings().stream().map(ranking -> table(record, ranking)).toList(),
+                apart(record, here),
                 findings.flags());
     }
 
@@ -181,6 +184,17 @@ public record FindingsPage(
                                 .map(figure -> new Shown(kind.number(figure.value()), "", links.working(kind, unit)))
                                 .orElse(Shown.NONE))
                         .toList());
+    }
+
+    private static String apart(TrialRecord record, Findings.BenchFindings here) {
+        if (here.apart().isEmpty()) {
+            return "";
+        }
+        return "Not ranked, as its container differs: "
+                + here.apart().stream()
+                        .map(key -> record.treatment(key.treatment()).name())
+                        .collect(Collectors.joining(", "))
+                + ". Depth changes what a medium holds.";
     }
 
     private static RankTable table(TrialRecord record, Ranking ranking) {

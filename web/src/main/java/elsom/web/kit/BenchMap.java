@@ -16,8 +16,12 @@ public record BenchMap(List<Drawn> benches) {
     private static final double WIDEST = 760;
     private static final double LABELS = 74;
     private static final double TOP = 34;
+    private static final double SPREAD = 0.8;
     private static final double SMALLEST_CELL = 66;
     private static final double LARGEST_CELL = 122;
+
+    /** So that a bench of a few rows is seen whole beside the entry panel. */
+    private static final double HIGHEST = 510;
 
     /** How a unit stands on the map. */
     public enum State {
@@ -100,8 +104,9 @@ public record BenchMap(List<Drawn> benches) {
                 .max()
                 .orElse(10);
         double fitting = (WIDEST - LABELS) / (bench.columns() * (longest + GAP_CM));
-        double scale = Math.max(SMALLEST_CELL / longest, Math.min(fitting, LARGEST_CELL / longest));
-        double pitchX = (longest + GAP_CM) * scale;
+        double upright = (HIGHEST - TOP) / (bench.rows() * (widest + GAP_CM));
+        double scale = Math.max(SMALLEST_CELL / longest, Math.min(Math.min(fitting, upright), LARGEST_CELL / longest));
+        double pitchX = Math.max((longest + GAP_CM) * scale, (WIDEST - LABELS) / bench.columns() * SPREAD);
         double pitchY = Math.max((widest + GAP_CM) * scale, SMALLEST_CELL + 6);
         List<Cell> cells = new ArrayList<>();
         for (ExperimentalUnit unit : here) {

@@ -68,7 +68,7 @@ public record TimeBar(List<Tick> ticks, List<Mark> marks, double nowAt, boolean 
         }
         double end = Math.max(100, before);
         return places.stream()
-                .map(place -> Math.round(place / end * 9600) / 100.0 + 2)
+                .map(place -> Math.round(place / end * 9400) / 100.0 + 3)
                 .toList();
     }
 

@@ -127,14 +127,21 @@ public class Logbook {
     /** Writes a mishap down, once for its token. */
     @Transactional
     public void note(
-            TrialId trial, MishapKind kind, String note, List<UnitCode> units, int look, String station, UUID token) {
+            TrialId trial,
+            MishapKind kind,
+            String note,
+            List<UnitCode> units,
+            int look,
+            Instant happenedAt,
+            String station,
+            UUID token) {
         lock(trial);
         if (log.mishapByToken(trial, token).isPresent()) {
             return;
         }
         insertMishap(
                 trial,
-                new Mishap(log.lastMishap(trial) + 1, kind, note, units, look, clock.instant(), station, null),
+                new Mishap(log.lastMishap(trial) + 1, kind, note, units, look, happenedAt, station, null),
                 token);
     }
 

@@ -1,0 +1,239 @@
+package elsom.web.demo;
+
+import elsom.core.protocol.TrialPlan;
+import elsom.core.protocol.WaterHolding;
+import elsom.core.quantity.Decimals;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.sim.BenchTruth;
+import elsom.core.trial.Container;
+import elsom.core.trial.ControlKind;
+import elsom.core.trial.CorrectionReason;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Instrument;
+import elsom.core.trial.Look;
+import elsom.core.trial.MishapKind;
+import elsom.core.trial.Reading;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.TreatmentProperty;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
+import elsom.core.trial.WateringSchool;
+import elsom.web.trial.Entered;
+import elsom.web.trial.Logbook;
+import elsom.web.trial.NewReading;
+import elsom.web.trial.Trials;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Random;
+import java.util.UUID;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+/** Fills an empty store with the trials of the demo yard; dates are relative to the day it is first started. */
+@Component
+@ConditionalOnProperty("elsom.demo")
+class DemoData implements ApplicationRunner {
+    private static final Container TRAY = Container.tray("Roof tray 6 cm", 6, 20, 15);
+    private static final Container TUB = Container.taperedRound("Tub 18 cm", 18, 20, 16);
+    private static final Container POT = Container.taperedRound("Round pot 9 cm", 8.5, 9, 6.5);
+    private static final double TRAY_ML = 1700;
+    private static final double TUB_ML = 4400;
+    private static final double POT_ML = 380;
+    private static final String STATION = "Bench A";
+
+    private final Trials trials;
+    private final Logbook logbook;
+    private final Clock clock;
+
+    DemoData(Trials trials, Logbook logbook, Clock clock) {
+        this.trials = trials;
+        this.logbook = logbook;
+        this.clock = clock;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        if (trials.all().isEmpty()) {
+            roofTrays();
+            plugPots();
+        }
+    }
+
+    private static UUID token(String name) {
+        return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static TrialPlan.Planned medium(String name, String kind, double organicMatter, Container in, double ml) {
+        String shown = in.equals(TUB) ? name + ", tub 18 cm" : name;
+        ControlKind control = name.equals("Leaf mould") ? ControlKind.CONTROL : ControlKind.NONE;
+        return new TrialPlan.Planned(
+                shown, name, kind, control, Map.of(TreatmentProperty.ORGANIC_MATTER, organicMatter), in, ml);
+    }
+
+    /** Finished: five media in roof trays, one of them also in a deep tub, in sun and in shade. */
+    private void roofTrays() {
+        ZoneId zone = ZoneId.systemDefault();
+        Instant start = LocalDate.ofInstant(clock.instant(), zone)
+                .minusDays(9)
+                .atTime(14, 0)
+                .atZone(zone)
+                .toInstant();
+        TrialPlan plan = new TrialPlan(
+                new WaterHolding(),
+                "Roof-tray blends: which still has water after a hot week?",
+                zone,
+                start,
+                WateringSchool.SAME_FOR_ALL,
+                0.5,
+                List.of(
+                        medium("Wood fibre", "organic", 0.94, TRAY, TRAY_ML),
+                        medium("Crushed brick 2–8 mm", "mineral", 0.02, TRAY, TRAY_ML),
+                        medium("Composted bracken", "organic", 0.82, TRAY, TRAY_ML),
+                        medium("Foamed-glass grit", "mineral", 0.01, TRAY, TRAY_ML),
+                        medium("Green-waste compost GW-31", "organic", 0.42, TRAY, TRAY_ML),
+                        medium("Wood fibre", "organic", 0.94, TUB, TUB_ML)),
+                List.of("Sunny sill", "Under the bench"),
+                4,
+                hours(2, 6, 24, 48, 72, 120),
+                true);
+        TrialId id = trials.create(plan.draw(4711), token("roof trays"));
+        TrialRecord drawn = trials.snapshot(id);
+        drawn.looks().forEach(look -> measure(id, look, drawn.units().size()));
+        mistakes(id);
+    }
+
+    /** Half-way: four media in pots; the day's look is due and a third of it is done. */
+    private void plugPots() {
+        Instant start = clock.instant().minus(Duration.ofMinutes(48 * 60 + 25));
+        TrialPlan plan = new TrialPlan(
+                new WaterHolding(),
+                "Which plug medium carries a weekend without watering?",
+                ZoneId.systemDefault(),
+                start,
+                WateringSchool.EACH_TO_REFILL_WEIGHT,
+                0.5,
+                List.of(
+                        medium("Leaf mould", "organic", 0.71, POT, POT_ML),
+                        medium("Rice hulls", "organic", 0.81, POT, POT_ML),
+                        medium("Sheep-wool compost", "organic", 0.63, POT, POT_ML),
+                        medium("Wood fibre", "organic", 0.94, POT, POT_ML)),
+                List.of("Tunnel shelf"),
+                4,
+                hours(6, 24, 48, 72, 96),
+                false);
+        TrialId id = trials.create(plan.draw(2203), token("plug pots"));
+        TrialRecord drawn = trials.snapshot(id);
+        drawn.looks().stream()
+                .filter(look -> look.hoursAfterStart() <= 24)
+                .forEach(look -> measure(id, look, drawn.units().size()));
+        drawn.looks().stream().filter(look -> look.hoursAfterStart() == 48).forEach(look -> measure(id, look, 5));
+        logbook.note(
+                id,
+                MishapKind.FLOATED,
+                "stayed afloat for ten minutes, held under",
+                List.of(firstOf(drawn, 2)),
+                look(drawn, "drained").number(),
+                start,
+                STATION,
+                token("plug pots floated"));
+    }
+
+    private static List<Duration> hours(int... hours) {
+        return Arrays.stream(hours).mapToObj(Duration::ofHours).toList();
+    }
+
+    private static Look look(TrialRecord record, String name) {
+        return record.looks().stream()
+                .filter(look -> look.name().equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static UnitCode firstOf(TrialRecord record, int treatment) {
+        return record.units().stream()
+                .filter(unit -> unit.treatment() == treatment)
+                .findFirst()
+                .orElseThrow()
+                .code();
+    }
+
+    /** Weighs the first units of the walk, half a minute each. */
+    private void measure(TrialId id, Look look, int units) {
+        TrialRecord record = trials.snapshot(id);
+        BenchTruth truth = new BenchTruth(record);
+        Random noise = new Random(record.trial().seed() + look.number());
+        Instant at = look.plannedAt(record.trial().start());
+        List<NewReading> readings = new ArrayList<>();
+        for (ExperimentalUnit unit : record.benchOrder().subList(0, units)) {
+            at = at.plusSeconds(20 + noise.nextInt(20));
+            for (var endpoint : look.endpoints()) {
+                double value = truth.of(unit, look, endpoint) + 0.08 * noise.nextGaussian();
+                boolean mass = record.endpoint(endpoint).unit() == UnitOfMeasure.GRAM;
+                String text = Decimals.fixed(Math.max(0, value), mass ? 1 : 0);
+                readings.add(new NewReading(
+                        new ReadingRef(unit.code(), look.number(), endpoint),
+                        Double.parseDouble(text),
+                        text,
+                        record.endpoint(endpoint).unit(),
+                        at,
+                        at,
+                        STATION,
+                        mass ? Instrument.SCALE : Instrument.HAND,
+                        null,
+                        null,
+                        token(id + "/" + unit.code() + "/" + look.number() + "/" + endpoint)));
+            }
+        }
+        logbook.enterAll(id, readings);
+    }
+
+    /** One value typed wrong and put right, and one tray knocked over on its last day. */
+    private void mistakes(TrialId id) {
+        TrialRecord record = trials.snapshot(id);
+        Look third = look(record, "24 h");
+        ReadingRef ref = new ReadingRef(firstOf(record, 3), third.number(), WaterHolding.WET);
+        Reading right = record.current(ref).orElseThrow();
+        Entered wrong = logbook.enter(id, correction(right, right, 1000, token("roof trays typed wrong")));
+        if (wrong instanceof Entered.Saved saved) {
+            logbook.enter(id, correction(right, saved.reading(), 0, token("roof trays put right")));
+        }
+        Look last = record.looks().get(record.looks().size() - 1);
+        logbook.note(
+                id,
+                MishapKind.KNOCKED,
+                "turned round by the cat, nothing spilled",
+                List.of(firstOf(record, 5)),
+                last.number(),
+                last.plannedAt(record.trial().start()),
+                STATION,
+                token("roof trays knocked"));
+    }
+
+    private NewReading correction(Reading of, Reading standing, double off, UUID token) {
+        double value = Objects.requireNonNull(of.value()) + off;
+        return new NewReading(
+                of.ref(),
+                value,
+                Decimals.fixed(value, 1),
+                of.typedUnit(),
+                of.takenAt(),
+                of.takenAt().plusSeconds(off == 0 ? 300 : 240),
+                STATION,
+                Instrument.HAND,
+                standing.id(),
+                CorrectionReason.MISTYPED,
+                token);
+    }
+}

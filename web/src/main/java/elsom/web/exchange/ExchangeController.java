@@ -1,0 +1,144 @@
+package elsom.web.exchange;
+
+import elsom.core.trial.Reading;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.web.kit.TrialHeader;
+import elsom.web.platform.Station;
+import elsom.web.trial.Logbook;
+import elsom.web.trial.Trials;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.ModelAndView;
+
+/** Files out and in. */
+@Controller
+class ExchangeController {
+    private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
+    private static final MediaType ZIP = MediaType.parseMediaType("application/zip");
+
+    private final Trials trials;
+    private final Logbook logbook;
+    private final Clock clock;
+
+    ExchangeController(Trials trials, Logbook logbook, Clock clock) {
+        this.trials = trials;
+        this.logbook = logbook;
+        this.clock = clock;
+    }
+
+    /**
+     * The page of one trial's files.
+     *
+     * @param outcome what became of a file just sent; empty for none
+     */
+    record FilesPage(TrialHeader header, String fileName, List<BadRow> problems, String outcome) {}
+
+    /** The page to read a whole trial in from. */
+    record ImportPage(String fileName, List<BadRow> problems, UUID token) {}
+
+    @GetMapping("/trials/{trial}/readings.csv")
+    ResponseEntity<byte[]> readings(@PathVariable long trial) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        return download(
+                CSV,
+                "trial-" + trial + "-readings.csv",
+                ReadingsCsv.write(record).getBytes(StandardCharsets.UTF_8));
+    }
+
+    @GetMapping("/trials/{trial}/trial.zip")
+    ResponseEntity<byte[]> whole(@PathVariable long trial) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        return download(ZIP, "trial-" + trial + ".zip", TrialPackageWriter.write(record, clock.instant()));
+    }
+
+    private static ResponseEntity<byte[]> download(MediaType type, String name, byte[] bytes) {
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(name).build().toString())
+                .body(bytes);
+    }
+
+    @GetMapping("/trials/{trial}/files")
+    String files(@PathVariable long trial, Model model) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        model.addAttribute("page", page(record, "", List.of(), ""));
+        return "exchange/files";
+    }
+
+    private FilesPage page(TrialRecord record, String fileName, List<BadRow> problems, String outcome) {
+        return new FilesPage(
+                TrialHeader.of(record, clock.instant(), TrialHeader.Step.REPORT), fileName, problems, outcome);
+    }
+
+    @PostMapping("/trials/{trial}/readings")
+    ModelAndView readIn(@PathVariable long trial, @RequestParam MultipartFile file, Station station)
+            throws IOException {
+        TrialId id = new TrialId(trial);
+        TrialRecord record = trials.snapshot(id);
+        List<BadRow> problems = new ArrayList<>();
+        ReadingsCsv.Incoming incoming =
+                ReadingsCsv.read(record, file.getBytes(), station.signature(), clock.instant(), problems);
+        if (problems.isEmpty()) {
+            List<Reading> unseen = logbook.enterAll(id, incoming.entries());
+            unseen.forEach(reading -> problems.add(new BadRow(
+                    "",
+                    0,
+                    reading.ref().unit() + " was measured meanwhile, look "
+                            + reading.ref().look() + ". Send the file again to correct it.")));
+        }
+        String outcome = problems.isEmpty()
+                ? incoming.added() + " added, " + incoming.corrected() + " corrected, " + incoming.unchanged()
+                        + " unchanged."
+                : "";
+        return answered("exchange/files", page(trials.snapshot(id), name(file), problems, outcome), problems.isEmpty());
+    }
+
+    @GetMapping("/trials/import")
+    String importPage(Model model) {
+        model.addAttribute("page", new ImportPage("", List.of(), UUID.randomUUID()));
+        return "exchange/import";
+    }
+
+    @PostMapping("/trials/import")
+    ModelAndView importTrial(@RequestParam MultipartFile file, @RequestParam UUID token) throws IOException {
+        List<BadRow> problems = new ArrayList<>();
+        Map<PackageFile, byte[]> tables = PackageZip.open(file.getBytes(), problems);
+        Optional<TrialRecord> record =
+                problems.isEmpty() ? new TrialPackageReader(tables, problems).read() : Optional.empty();
+        if (record.isEmpty()) {
+            return answered("exchange/import", new ImportPage(name(file), problems, token), false);
+        }
+        TrialId id = trials.create(record.get(), token);
+        return new ModelAndView("redirect:/trials/" + id);
+    }
+
+    private static ModelAndView answered(String view, Object page, boolean good) {
+        return new ModelAndView(view, Map.of("page", page), good ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    private static String name(MultipartFile file) {
+        String name = file.getOriginalFilename();
+        return name == null ? "" : name;
+    }
+}

@@ -1,0 +1,105 @@
+package elsom.web.exchange;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Opens a zip that somebody sends. Nothing is written to disk, so no path in it can lead anywhere; only the files of the
+ * package are taken, each once, and no more is unpacked than a trial can have.
+ */
+final class PackageZip {
+    static final int LARGEST_ZIP = 20 * 1024 * 1024;
+    private static final int LARGEST_ENTRY = CsvTable.LARGEST_BYTES;
+
+    private PackageZip() {}
+
+    /** The tables in a zip; problems are added to the list. */
+    static Map<PackageFile, byte[]> open(byte[] zip, List<BadRow> problems) {
+        Map<PackageFile, byte[]> tables = new EnumMap<>(PackageFile.class);
+        if (zip.length > LARGEST_ZIP) {
+            problems.add(new BadRow("", 0, "The zip is larger than 20 MB; a trial's is seldom above 1 MB."));
+            return tables;
+        }
+        Set<String> seen = new HashSet<>();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip), StandardCharsets.UTF_8)) {
+            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+                if (!take(entry.getName(), in, tables, seen, problems)) {
+                    return tables;
+                }
+            }
+        } catch (IOException | IllegalArgumentException damaged) {
+            problems.add(new BadRow("", 0, "The zip is damaged, or is not a zip."));
+            return tables;
+        }
+        if (seen.isEmpty()) {
+            problems.add(new BadRow("", 0, "This is not a zip, or it is empty. Send the zip that Elsom wrote."));
+        } else {
+            missing(seen, problems);
+        }
+        return tables;
+    }
+
+    /** False when nothing more should be unpacked. */
+    private static boolean take(
+            String name, InputStream in, Map<PackageFile, byte[]> tables, Set<String> seen, List<BadRow> problems)
+            throws IOException {
+        String shown = name.length() > 80 ? name.substring(0, 80) + "…" : name;
+        boolean descriptor = name.equals(TrialPackageWriter.DESCRIPTOR);
+        if (!descriptor && PackageFile.at(name).isEmpty()) {
+            String why = name.contains("/") || name.contains("\\")
+                    ? "lies in a folder: zip the files themselves, not their folder."
+                    : "does not belong to a trial's package.";
+            problems.add(new BadRow("", 0, "“" + shown + "” " + why));
+            return problems.size() < 10;
+        }
+        if (!seen.add(name)) {
+            problems.add(new BadRow("", 0, "“" + shown + "” is in the zip twice."));
+            return false;
+        }
+        byte[] bytes = in.readNBytes(LARGEST_ENTRY + 1);
+        if (bytes.length > LARGEST_ENTRY) {
+            problems.add(new BadRow(name, 0, "Unpacks to more than 4 MB, which no trial does."));
+            return false;
+        }
+        if (descriptor) {
+            describes(bytes, problems);
+        } else {
+            tables.put(PackageFile.at(name).orElseThrow(), bytes);
+        }
+        return true;
+    }
+
+    private static void describes(byte[] bytes, List<BadRow> problems) {
+        try {
+            JsonNode descriptor = JsonMapper.shared().readTree(bytes);
+            if (!descriptor.path("resources").isArray()) {
+                problems.add(new BadRow(TrialPackageWriter.DESCRIPTOR, 0, "It lists no resources."));
+            }
+        } catch (JacksonException notJson) {
+            problems.add(new BadRow(TrialPackageWriter.DESCRIPTOR, 0, "It is not JSON."));
+        }
+    }
+
+    private static void missing(Set<String> seen, List<BadRow> problems) {
+        if (!seen.contains(TrialPackageWriter.DESCRIPTOR)) {
+            problems.add(new BadRow("", 0, "“" + TrialPackageWriter.DESCRIPTOR + "” is missing from the zip."));
+        }
+        for (PackageFile file : PackageFile.values()) {
+            if (!seen.contains(file.path())) {
+                problems.add(new BadRow("", 0, "“" + file.path() + "” is missing from the zip."));
+            }
+        }
+    }
+}

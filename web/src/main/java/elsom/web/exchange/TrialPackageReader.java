@@ -1,0 +1,277 @@
+package elsom.web.exchange;
+
+import elsom.core.design.UnitCodes;
+import elsom.core.protocol.Protocols;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.Bench;
+import elsom.core.trial.BenchPosition;
+import elsom.core.trial.Container;
+import elsom.core.trial.ContainerShape;
+import elsom.core.trial.ControlKind;
+import elsom.core.trial.CorrectionReason;
+import elsom.core.trial.Counting;
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Instrument;
+import elsom.core.trial.Look;
+import elsom.core.trial.Mishap;
+import elsom.core.trial.MishapKind;
+import elsom.core.trial.Outline;
+import elsom.core.trial.ProtocolCode;
+import elsom.core.trial.Reading;
+import elsom.core.trial.ReadingId;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.Side;
+import elsom.core.trial.Texture;
+import elsom.core.trial.Tint;
+import elsom.core.trial.Treatment;
+import elsom.core.trial.TreatmentProperty;
+import elsom.core.trial.Trial;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
+import elsom.core.trial.WateringSchool;
+import java.time.DateTimeException;
+import java.time.Duration;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/** Reads the tables of a data package into a trial, collecting every problem with file and row. */
+final class TrialPackageReader {
+    private static final int MOST_LOOKS = 100;
+
+    private final Map<PackageFile, byte[]> files;
+    private final List<BadRow> problems;
+
+    TrialPackageReader(Map<PackageFile, byte[]> files, List<BadRow> problems) {
+        this.files = files;
+        this.problems = problems;
+    }
+
+    private CsvTable table(PackageFile file) {
+        return CsvTable.read(file.path(), files.getOrDefault(file, new byte[0]), file.columnNames(), problems);
+    }
+
+    /** The trial, without a number; empty when something is wrong. */
+    Optional<TrialRecord> read() {
+        CsvTable trials = table(PackageFile.TRIAL);
+        List<Trial> trial = trials.map(this::trial);
+        List<Treatment> treatments = table(PackageFile.TREATMENTS).map(TrialPackageReader::treatment);
+        List<Container> containers = table(PackageFile.CONTAINERS).map(TrialPackageReader::container);
+        List<Bench> benches = table(PackageFile.BENCHES).map(TrialPackageReader::bench);
+        List<ExperimentalUnit> units = table(PackageFile.UNITS).map(TrialPackageReader::unit);
+        List<Endpoint> endpoints = table(PackageFile.ENDPOINTS).map(TrialPackageReader::endpoint);
+        List<Look> looks = table(PackageFile.LOOKS).map(TrialPackageReader::look);
+        List<Reading> readings = readings();
+        List<Mishap> mishaps = table(PackageFile.MISHAPS).map(TrialPackageReader::mishap);
+        numbered(
+                PackageFile.TREATMENTS,
+                treatments.stream().map(Treatment::number).toList());
+        numbered(PackageFile.BENCHES, benches.stream().map(Bench::number).toList());
+        numbered(PackageFile.LOOKS, looks.stream().map(Look::number).toList());
+        numbered(PackageFile.MISHAPS, mishaps.stream().map(Mishap::number).toList());
+        sizes(trial, units, looks);
+        if (!problems.isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(TrialRecord.of(
+                    trial.get(0), treatments, containers, benches, units, endpoints, looks, readings, mishaps));
+        } catch (IllegalArgumentException inconsistent) {
+            problems.add(new BadRow("", 0, "The files do not fit together: " + inconsistent.getMessage()));
+            return Optional.empty();
+        }
+    }
+
+    private void sizes(List<Trial> trial, List<ExperimentalUnit> units, List<Look> looks) {
+        if (problems.isEmpty() && trial.size() != 1) {
+            problems.add(new BadRow(PackageFile.TRIAL.path(), 0, "It must hold one row, it holds " + trial.size()));
+        }
+        if (problems.isEmpty() && (units.isEmpty() || units.size() > UnitCodes.MOST)) {
+            problems.add(new BadRow(
+                    PackageFile.UNITS.path(),
+                    0,
+                    "A trial has 1 to " + UnitCodes.MOST + " units, here " + units.size()));
+        }
+        if (problems.isEmpty() && (looks.isEmpty() || looks.size() > MOST_LOOKS)) {
+            problems.add(new BadRow(
+                    PackageFile.LOOKS.path(), 0, "A trial has 1 to " + MOST_LOOKS + " looks, here " + looks.size()));
+        }
+    }
+
+    /** Numbers run 1, 2, 3 …, as other tables point at them by position. */
+    private void numbered(PackageFile file, List<Integer> numbers) {
+        for (int i = 0; i < numbers.size(); i++) {
+            if (numbers.get(i) != i + 1) {
+                problems.add(
+                        new BadRow(file.path(), i + 2L, "number: must be " + (i + 1) + " here, got " + numbers.get(i)));
+                return;
+            }
+        }
+    }
+
+    private Trial trial(CsvTable.Row row) {
+        ProtocolCode protocol = new ProtocolCode(row.text("protocol"));
+        if (Protocols.find(protocol).isEmpty()) {
+            throw row.refuse("protocol: “" + protocol + "” is not a kind of trial known here");
+        }
+        ZoneId zone;
+        try {
+            zone = ZoneId.of(row.text("zone"));
+        } catch (DateTimeException unknown) {
+            throw row.refuse("zone: “" + row.text("zone") + "” is not a time zone; accepted: Europe/London");
+        }
+        return new Trial(
+                new TrialId(0),
+                row.text("question"),
+                protocol,
+                zone,
+                row.instant("start"),
+                row.choice("watering", WateringSchool.class),
+                row.number("refill_fraction"),
+                row.large("seed"));
+    }
+
+    private static Container container(CsvTable.Row row) {
+        return new Container(
+                row.text("name"),
+                row.choice("shape", ContainerShape.class),
+                row.choice("outline", Outline.class),
+                row.number("depth_cm"),
+                row.number("top_length_cm"),
+                row.number("top_width_cm"),
+                row.number("base_length_cm"),
+                row.number("base_width_cm"));
+    }
+
+    private static Treatment treatment(CsvTable.Row row) {
+        Map<TreatmentProperty, Double> properties = new EnumMap<>(TreatmentProperty.class);
+        if (row.optional("organic_matter").isPresent()) {
+            properties.put(TreatmentProperty.ORGANIC_MATTER, row.number("organic_matter"));
+        }
+        if (row.optional("prewetted").isPresent()) {
+            properties.put(TreatmentProperty.PREWETTED, row.number("prewetted"));
+        }
+        return new Treatment(
+                row.whole("number"),
+                row.text("code"),
+                row.text("name"),
+                limited(row, "material", Treatment.LONGEST_NAME),
+                row.optional("kind").isPresent() ? limited(row, "kind", 30) : "",
+                row.choice("control", ControlKind.class),
+                row.choice("texture", Texture.class),
+                row.choice("tint", Tint.class),
+                properties);
+    }
+
+    private static String limited(CsvTable.Row row, String column, int longest) {
+        String text = row.text(column);
+        if (text.length() > longest) {
+            throw row.refuse(column + ": at most " + longest + " characters, got " + text.length());
+        }
+        return text;
+    }
+
+    private static Bench bench(CsvTable.Row row) {
+        return new Bench(
+                row.whole("number"),
+                limited(row, "name", Treatment.LONGEST_NAME),
+                row.whole("rows"),
+                row.whole("columns"),
+                row.choice("light", Side.class),
+                row.choice("door", Side.class));
+    }
+
+    private static ExperimentalUnit unit(CsvTable.Row row) {
+        return new ExperimentalUnit(
+                new UnitCode(row.text("code")),
+                row.whole("treatment"),
+                row.whole("replicate"),
+                row.text("container"),
+                row.number("filled_volume_ml"),
+                row.whole("block"),
+                new BenchPosition(row.whole("bench"), row.whole("row"), row.whole("column")));
+    }
+
+    private static Endpoint endpoint(CsvTable.Row row) {
+        return new Endpoint(
+                new EndpointCode(row.text("code")),
+                limited(row, "name", Treatment.LONGEST_NAME),
+                row.choice("unit", UnitOfMeasure.class),
+                row.choice("counting", Counting.class),
+                row.whole("size"),
+                row.number("lowest"),
+                row.number("highest"),
+                row.whole("decimals"));
+    }
+
+    private static Look look(CsvTable.Row row) {
+        return new Look(
+                row.whole("number"),
+                limited(row, "name", 40),
+                Duration.ofSeconds(row.large("after_start_s")),
+                Arrays.stream(limited(row, "endpoints", 200).split(" "))
+                        .map(EndpointCode::new)
+                        .toList());
+    }
+
+    private List<Reading> readings() {
+        Set<ReadingId> known = new HashSet<>();
+        Set<ReadingId> superseded = new HashSet<>();
+        List<Reading> readings = new ArrayList<>(table(PackageFile.READINGS).map(row -> {
+            Reading reading = reading(row);
+            @Nullable ReadingId supersedes = reading.supersedes();
+            if (supersedes != null && (!known.contains(supersedes) || !superseded.add(supersedes))) {
+                throw row.refuse("supersedes: " + supersedes + " must be an earlier reading that no other supersedes");
+            }
+            if (!known.add(reading.id())) {
+                throw row.refuse("id: " + reading.id() + " is there twice");
+            }
+            return reading;
+        }));
+        return readings;
+    }
+
+    private static Reading reading(CsvTable.Row row) {
+        return new Reading(
+                new ReadingId(row.large("id")),
+                new ReadingRef(
+                        new UnitCode(row.text("unit")),
+                        row.whole("look"),
+                        new EndpointCode(row.text("endpoint")),
+                        row.whole("sub_reading")),
+                row.optional("value").isPresent() ? row.number("value") : null,
+                row.optional("typed").isPresent() ? limited(row, "typed", 40) : "",
+                row.choice("typed_unit", UnitOfMeasure.class),
+                row.instant("taken_at"),
+                row.instant("recorded_at"),
+                limited(row, "station", 30),
+                row.choice("instrument", Instrument.class),
+                row.optional("supersedes").isPresent() ? new ReadingId(row.large("supersedes")) : null,
+                row.optional("reason").isPresent() ? row.choice("reason", CorrectionReason.class) : null);
+    }
+
+    private static Mishap mishap(CsvTable.Row row) {
+        return new Mishap(
+                row.whole("number"),
+                row.choice("kind", MishapKind.class),
+                row.optional("note").orElse(""),
+                row.optional("units").stream()
+                        .flatMap(units -> Arrays.stream(units.split(" ")))
+                        .map(UnitCode::new)
+                        .toList(),
+                row.whole("look"),
+                row.instant("happened_at"),
+                limited(row, "station", 30),
+                row.optional("withdrawn_at").isPresent() ? row.instant("withdrawn_at") : null);
+    }
+}

@@ -1,0 +1,392 @@
+// Measuring unit by unit. The server understands, judges and keeps; this walks, shows, and never loses what was typed.
+
+import { typing, open } from '../kit/frame.js';
+import { newToken, post } from '../kit/sending.js';
+import { Outbox } from './outbox.js';
+import { Scale } from './scale.js';
+
+const PATIENCE_MS = 1500;
+const UNDERSTAND_AFTER_MS = 120;
+
+const root = document.getElementById('bench');
+const data = JSON.parse(root.dataset.bench);
+const base = `/trials/${data.trial}/bench`;
+const draftName = `elsom-draft-${data.trial}-${data.look}`;
+const at = (id) => document.getElementById(id);
+const field = at('value');
+
+const byKey = new Map(data.tasks.map((task) => [task.key, task]));
+const done = []; // what this page entered, for undo
+let index = Math.max(0, data.tasks.findIndex((task) => task.key === data.start));
+let instrument = 'HAND';
+let keepOdd = ''; // the text that was already asked about
+let busy = false;
+
+const outbox = new Outbox(`${base}/readings`, `elsom-outbox-${data.trial}`, arrived, netState);
+const current = () => data.tasks[index];
+
+// ---- drafts: text typed but not yet entered ----
+
+function drafts() {
+  try {
+    return JSON.parse(localStorage.getItem(draftName) ?? '{}');
+  } catch {
+    return {};
+  }
+}
+
+function keepDraft(key, text) {
+  const kept = drafts();
+  if (text) kept[key] = text;
+  else delete kept[key];
+  if (Object.keys(kept).length) localStorage.setItem(draftName, JSON.stringify(kept));
+  else localStorage.removeItem(draftName);
+}
+
+// ---- showing ----
+
+function cellOf(task) {
+  return root.querySelector(`.unit[data-unit="${task.code}"]`);
+}
+
+function faceText(code) {
+  return data.tasks
+    .filter((task) => task.code === code && task.current)
+    .map((task) => task.current.value.replace(/ g$/, ''))
+    .join(' · ');
+}
+
+function paint(task) {
+  const cell = cellOf(task);
+  const waiting = outbox.read().some((entry) => entry.key === task.key && entry.look === data.look);
+  const here = task.code === current().code;
+  cell.classList.toggle('now', here);
+  cell.classList.toggle('lost', !here && task.lost > 0);
+  cell.classList.toggle('done', !here && Boolean(task.current));
+  cell.classList.toggle('todo', !here && !task.current && !waiting && !task.lost);
+  cell.classList.toggle('waiting', waiting);
+  cell.classList.toggle('odd', Boolean(task.odd));
+  cell.setAttribute('tabindex', here ? '0' : '-1');
+  const face = faceText(task.code);
+  cell.querySelector('text.face').textContent = waiting ? 'waits' : here && !face ? 'now' : face;
+  cell.querySelectorAll('.face').forEach((part) => part.classList.toggle('empty', !face && !here && !waiting));
+  cell.setAttribute('aria-label', `${task.code}, ${task.treatmentName}${here ? ', measuring now' : ''}${face ? `, ${face}` : task.lost ? ', lost' : ', to do'}`);
+}
+
+function show() {
+  const task = current();
+  at('unit-place').textContent = task.place;
+  at('unit-code').textContent = task.code;
+  at('unit-before').textContent = task.before.slice(-2).map((one) => `${one.look}: ${one.text}`).join(' · ');
+  at('unit-treatment').querySelector('rect').setAttribute('fill', `url(#tex-${task.treatment})`);
+  at('unit-treatment').querySelector('span').textContent = task.treatmentName;
+  at('value-label').textContent = task.lost ? `${task.endpointName} · it was lost, nothing is expected` : task.endpointName;
+  at('symbol').textContent = task.symbol;
+  field.value = drafts()[task.key] ?? task.current?.text ?? '';
+  field.setAttribute('aria-label', `${task.endpointName}, ${task.code}`);
+  at('back').disabled = index === 0;
+  instrument = 'HAND';
+  keepOdd = task.odd ? field.value : '';
+  ask(task.odd ?? '', false);
+  showHistory(task);
+  showWhy();
+  const next = nextIndex();
+  at('save').textContent = next === null ? 'Save' : `Save and go to ${data.tasks[next].code}`;
+  understood('', true);
+  field.focus();
+  field.select();
+}
+
+function showHistory(task) {
+  const list = at('history').querySelector('ul');
+  list.replaceChildren(
+    ...task.history.map((one) => {
+      const item = document.createElement('li');
+      const value = document.createElement('b');
+      value.textContent = one.text;
+      item.classList.toggle('stands', one.stands);
+      item.append(value, ` ${one.when}, ${one.station}${one.reason ? ` · ${one.reason}` : ''}`);
+      return item;
+    }),
+  );
+  at('history').hidden = task.history.length === 0;
+}
+
+function showWhy() {
+  const task = current();
+  at('why').hidden = !task.current || field.value.trim() === task.current.text;
+}
+
+function ask(text, bad) {
+  const box = at('asked');
+  box.hidden = !text;
+  box.textContent = text;
+  box.classList.toggle('bad', bad);
+}
+
+function understood(text, good) {
+  at('understood').textContent = text;
+  at('understood').classList.toggle('bad', !good);
+}
+
+function netState(waiting, failing) {
+  const net = at('net');
+  net.hidden = !(waiting && failing);
+  net.textContent = outbox.reason
+    || `No connection. ${waiting === 1 ? 'One reading waits' : `${waiting} readings wait`} on this device and ${waiting === 1 ? 'is' : 'are'} sent as soon as it is back. Go on weighing.`;
+  data.tasks.forEach(paint);
+}
+
+// ---- walking ----
+
+function wants(task) {
+  return !task.lost && !task.current && !outbox.read().some((entry) => entry.key === task.key && entry.look === data.look);
+}
+
+/** The next task without a reading, round the shelf; else simply the next; null at the end of a finished round. */
+function nextIndex() {
+  const order = data.tasks.map((_, offset) => (index + 1 + offset) % data.tasks.length).slice(0, -1);
+  const open = order.find((candidate) => wants(data.tasks[candidate]));
+  if (open !== undefined) return open;
+  return index + 1 < data.tasks.length ? index + 1 : null;
+}
+
+function go(to) {
+  const left = current();
+  index = to;
+  paint(left);
+  paint(current());
+  show();
+}
+
+// ---- saving ----
+
+async function save() {
+  const task = current();
+  const text = field.value.trim();
+  if (busy) return;
+  if (!text) {
+    ask('Nothing is typed. Type the number, or press s for the scale.', true);
+    return;
+  }
+  if ((task.current && text === task.current.text && !task.stale) || text === keepOdd) {
+    task.odd = undefined;
+    keepDraft(task.key, '');
+    advance();
+    return;
+  }
+  busy = true;
+  keepDraft(task.key, text);
+  const entry = {
+    key: task.key, unit: task.code, look: data.look, endpoint: task.endpoint, sub: task.sub, text,
+    replaces: task.current?.id ?? null, reason: task.current ? at('reason').value : null,
+    timing: data.timing, instrument, token: newToken(), typedAt: Date.now(),
+  };
+  const answer = await outbox.add(entry, PATIENCE_MS);
+  busy = false;
+  if (!answer) {
+    keepDraft(task.key, '');
+    advance();
+  } else if (answer.status === 200 && answer.body.status === 'SAVED') {
+    advance();
+  } else {
+    field.focus();
+  }
+}
+
+function advance() {
+  const next = nextIndex();
+  if (next === null) {
+    show();
+    understood(`Saved. All of “${data.lookName}” is weighed.`, true);
+  } else {
+    go(next);
+  }
+}
+
+/** An answer came for an entry, now or after a wait. */
+function arrived(entry, { status, body }) {
+  if (entry.look !== data.look) return;
+  const task = byKey.get(entry.key);
+  if (!task) return;
+  const here = task === current();
+  if (status === 200) {
+    task.current = body.current;
+    task.history = body.history ?? [];
+    task.stale = false;
+    task.odd = body.status === 'ODD' ? `Saved: ${body.current.value}. ${body.message}` : undefined;
+    done.push({ key: task.key, id: body.current.id });
+    at('undo').disabled = false;
+    keepDraft(task.key, '');
+    if (here && task.odd) {
+      keepOdd = entry.text;
+      ask(`${task.odd} Enter keeps it and goes on; or type it again.`, false);
+      showHistory(task);
+      showWhy();
+    }
+  } else {
+    keepDraft(task.key, entry.text);
+    if (status === 409) {
+      task.current = body.current ?? undefined;
+      task.history = body.history ?? [];
+      task.stale = true;
+    }
+    task.odd = `${entry.text}: ${body.message || 'not saved'}`;
+    if (here) {
+      ask(body.message || 'It was not saved.', true);
+      showHistory(task);
+    }
+  }
+  if (body.expected) {
+    at('done').textContent = body.done;
+    at('expected').textContent = body.expected;
+  }
+  paint(task);
+}
+
+async function undo() {
+  const last = done.pop();
+  at('undo').disabled = done.length === 0;
+  if (!last || busy) return;
+  busy = true;
+  const task = byKey.get(last.key);
+  try {
+    const { status, body } = await post(`${base}/readings/${last.id}/undo`, { token: newToken() });
+    task.current = body.current ?? undefined;
+    task.history = body.history ?? [];
+    task.odd = undefined;
+    go(data.tasks.indexOf(task));
+    if (body.expected) at('done').textContent = body.done;
+    understood(status === 200 ? 'Undone.' : body.message, status === 200);
+  } catch {
+    done.push(last);
+    at('undo').disabled = false;
+    ask('No connection: it was not undone. Try again when it is back.', true);
+  } finally {
+    busy = false;
+  }
+}
+
+// ---- what is typed ----
+
+let understanding;
+field.addEventListener('input', () => {
+  const task = current();
+  instrument = 'HAND';
+  keepOdd = '';
+  keepDraft(task.key, field.value.trim());
+  showWhy();
+  ask('', false);
+  clearTimeout(understanding);
+  const text = field.value.trim();
+  if (!text) {
+    understood('', true);
+    return;
+  }
+  understanding = setTimeout(async () => {
+    try {
+      const response = await fetch(`${base}/understood?${new URLSearchParams({ endpoint: task.endpoint, text })}`, { signal: AbortSignal.timeout(3000) });
+      const answer = await response.json();
+      if (task === current() && field.value.trim() === text) understood(answer.good ? `understood as ${answer.text}` : answer.text, answer.good);
+    } catch {
+      understood('', true);
+    }
+  }, UNDERSTAND_AFTER_MS);
+});
+
+at('entry').addEventListener('submit', (event) => {
+  event.preventDefault();
+  save();
+});
+at('back').addEventListener('click', () => index > 0 && go(index - 1));
+at('undo').addEventListener('click', undo);
+
+root.querySelectorAll('.unit').forEach((cell) => {
+  cell.addEventListener('click', (event) => {
+    event.preventDefault();
+    const to = data.tasks.findIndex((task) => task.code === cell.dataset.unit);
+    if (to >= 0) go(to);
+  });
+});
+
+// ---- the scale ----
+
+const scale = at('take')
+  ? new Scale(() => ({ trial: data.trial, unit: current().code, look: data.look, endpoint: current().endpoint }))
+  : null;
+
+async function takeFromScale() {
+  const task = current();
+  const shown = await scale.take();
+  if (shown && task === current()) {
+    field.value = shown;
+    instrument = 'SCALE';
+    showWhy();
+    await save();
+  }
+}
+at('take')?.addEventListener('click', takeFromScale);
+
+// ---- mishaps ----
+
+function openMishap(kind) {
+  at('mishap-unit').textContent = current().code;
+  at('mishap-form').elements.unit.value = current().code;
+  at('mishap-form').elements.token.value = newToken();
+  at('mishap-kind').value = kind;
+  at('mishap-problem').hidden = true;
+  open('mishap');
+  at('mishap-note').focus();
+}
+document.addEventListener('click', (event) => {
+  const opener = event.target.closest('[data-kind]');
+  if (opener) openMishap(opener.dataset.kind);
+});
+at('mishap-form').addEventListener('submit', async (event) => {
+  event.preventDefault();
+  const form = event.target;
+  try {
+    const { status, body } = await post(form.action, Object.fromEntries(new FormData(form)));
+    if (status >= 400) throw new Error(body.message);
+    location.assign(`${base}?look=${data.look}${at('mishap-kind').value === 'LOST' ? '' : `&unit=${current().code}`}`);
+  } catch (failed) {
+    at('mishap-problem').textContent = failed.name === 'Error' && failed.message ? failed.message : 'No connection: it is not written down yet. Try again when it is back.';
+    at('mishap-problem').hidden = false;
+  }
+});
+
+// ---- keys ----
+
+const letters = {
+  s: takeFromScale,
+  t: () => scale?.tare(),
+  u: undo,
+  l: () => openMishap('LOST'),
+  k: () => openMishap('OTHER'),
+};
+
+document.addEventListener('keydown', (event) => {
+  if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector('dialog[open]')) return;
+  if (typing(event.target) && event.target !== field) return;
+  if (event.key === 'Enter' && event.shiftKey) {
+    event.preventDefault();
+    if (index > 0) go(index - 1);
+    return;
+  }
+  // A letter is an order unless it continues a number: "48 lb" stays text.
+  const act = letters[event.key];
+  const startsFresh = event.target !== field || !field.value || (field.selectionStart === 0 && field.selectionEnd === field.value.length);
+  if (act && startsFresh) {
+    if ((event.key === 's' || event.key === 't') && !scale) return;
+    event.preventDefault();
+    act();
+  }
+});
+
+data.tasks.forEach(paint);
+show();
+if (at('station-name')) {
+  at('station-name').focus();
+  at('station-name').select();
+}
+outbox.flush();

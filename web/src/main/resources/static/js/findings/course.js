@@ -1,0 +1,100 @@
+// Water against time, a small chart for each treatment on the same scales: every unit a point, the mean a line,
+// the refill line and when it is crossed.
+
+import { drawing, timeTicks, days, numbersTable } from '../kit/chart.js';
+
+const d3 = globalThis.d3;
+const NARROWEST = 300;
+const GAP = 34;
+const LEFT = 44;
+const HIGH = 180;
+const TOP = 30;
+const FOOT = 34;
+
+/** What a chart says, for those who can't see it. */
+export function saysCourse(chart) {
+  return chart.lines
+    .map(({ swatch, means, crossing }) => {
+      const last = means.at(-1);
+      const when = crossing ? `, under its refill weight after ${days(crossing.hours)} days` : ', not yet under its refill weight';
+      return `${swatch.name}: ${last.value.toFixed(1)} ${chart.unit} at ${last.look}${when}`;
+    })
+    .join('. ');
+}
+
+export function drawCourse(place, chart) {
+  const wideAll = Math.max(NARROWEST, place.clientWidth);
+  const columns = Math.min(Math.max(1, Math.floor(wideAll / 330)), 3, chart.lines.length);
+  const rows = Math.ceil(chart.lines.length / columns);
+  const wide = (wideAll - LEFT - 14 - GAP * (columns - 1)) / columns;
+  const svg = drawing(place, wideAll, rows * (TOP + HIGH + FOOT), `${chart.label}. ${saysCourse(chart)}`);
+  const lastHour = d3.max(chart.lines, (line) => d3.max(line.points, (p) => p.hours)) || 1;
+  const top = d3.max(chart.lines, (line) => d3.max(line.points, (p) => p.value));
+  const x = d3.scaleLinear().domain([0, lastHour]).range([0, wide]);
+  const y = d3.scaleLinear().domain([0, top]).nice(4).range([HIGH, 0]);
+  chart.lines.forEach((line, i) => {
+    const panel = svg.append('g')
+      .attr('class', `tint-${line.swatch.tint}`)
+      .attr('transform', `translate(${LEFT + (i % columns) * (wide + GAP)},${Math.floor(i / columns) * (TOP + HIGH + FOOT) + TOP})`);
+    axes(panel, x, y, wide, i % columns === 0, chart.unit, lastHour);
+    panelOf(panel, line, x, y, wide, chart.unit, lastHour);
+  });
+}
+
+function axes(panel, x, y, wide, first, unit, lastHour) {
+  const ticks = timeTicks(lastHour);
+  panel.append('g').attr('class', 'axis').attr('transform', `translate(0,${HIGH})`)
+    .call(d3.axisBottom(x).tickValues(ticks.values).tickFormat(ticks.text).tickSize(4));
+  const left = panel.append('g').attr('class', 'axis').call(d3.axisLeft(y).ticks(4).tickSize(-wide).tickFormat((v) => (first ? v : '')));
+  left.select('.domain').remove();
+  if (first) panel.append('text').attr('x', -8).attr('y', -10).attr('text-anchor', 'end').text(unit);
+}
+
+function panelOf(panel, line, x, y, wide, unit, lastHour) {
+  panel.append('rect').attr('x', 0).attr('y', -22).attr('width', 22).attr('height', 15).attr('rx', 2).attr('fill', `url(#tex-${line.swatch.number})`);
+  panel.append('text').attr('class', 'name').attr('x', 28).attr('y', -10).text(`${line.swatch.code} ${line.swatch.name}`);
+  if (line.threshold !== undefined) {
+    panel.append('line').attr('class', 'refill').attr('x1', 0).attr('x2', wide).attr('y1', y(line.threshold)).attr('y2', y(line.threshold));
+  }
+  crossing(panel, line, x, y, wide, lastHour);
+  panel.selectAll('.point').data(line.points).join('circle').attr('class', 'point').attr('r', 3)
+    .attr('cx', (p) => x(p.hours)).attr('cy', (p) => y(p.value))
+    .append('title').text((p) => `${p.unit}: ${p.value.toFixed(1)} ${unit} after ${p.hours.toFixed(1)} h`);
+  panel.append('path').attr('class', 'mean').attr('d', d3.line().x((m) => x(m.hours)).y((m) => y(m.value))(line.means));
+  panel.selectAll('.band').data(line.means.filter((m) => m.low !== undefined)).join('line').attr('class', 'band')
+    .attr('x1', (m) => x(m.hours) + 5).attr('x2', (m) => x(m.hours) + 5).attr('y1', (m) => y(Math.max(0, m.low))).attr('y2', (m) => y(m.high));
+}
+
+function crossing(panel, line, x, y, wide, lastHour) {
+  const cross = line.crossing;
+  const label = panel.append('text').attr('class', 'says').attr('x', wide).attr('text-anchor', 'end').attr('y', 12);
+  if (!cross) {
+    label.text('not under its refill weight yet');
+    return;
+  }
+  const range = cross.low === undefined ? '' : ` (${days(cross.low)}–${days(cross.high)})`;
+  label.text(`due after ${days(cross.hours)} days${range}${cross.extrapolated ? ', carried on' : ''}`);
+  if (cross.extrapolated || cross.hours > lastHour) return;
+  if (cross.low !== undefined) {
+    panel.append('rect').attr('class', 'crossband').attr('x', x(cross.low)).attr('y', y(line.threshold))
+      .attr('width', Math.max(1, x(Math.min(cross.high, lastHour)) - x(cross.low))).attr('height', HIGH - y(line.threshold));
+  }
+  panel.append('line').attr('class', 'cross').attr('x1', x(cross.hours)).attr('x2', x(cross.hours)).attr('y1', y(line.threshold) - 6).attr('y2', HIGH);
+}
+
+export function courseTable(chart) {
+  const looks = [...new Map(chart.lines.flatMap((line) => line.means).sort((a, b) => a.hours - b.hours).map((m) => [m.look, m])).keys()];
+  return numbersTable(
+    `${chart.label}, ${chart.unit}: mean (n)`,
+    ['Treatment', ...looks, 'refill line', 'due after, days'],
+    chart.lines.map((line) => [
+      line.swatch.name,
+      ...looks.map((look) => {
+        const mean = line.means.find((m) => m.look === look);
+        return mean ? `${mean.value.toFixed(1)} (${mean.n})` : '–';
+      }),
+      line.threshold?.toFixed(1) ?? '–',
+      line.crossing ? days(line.crossing.hours) : '–',
+    ]),
+  );
+}

@@ -1,0 +1,50 @@
+// The chart kit: small parts that all charts are drawn with. d3 is loaded before the modules.
+
+const d3 = globalThis.d3;
+
+/** A drawing with a text alternative, scaled to its place. */
+export function drawing(place, width, height, says) {
+  return d3.select(place).append('svg').attr('class', 'chart').attr('viewBox', `0 0 ${width} ${height}`)
+    .attr('role', 'img').attr('aria-label', says);
+}
+
+/** Hours for an axis: whole days when the time is long, else hours. */
+export function timeTicks(hours) {
+  if (hours <= 12) return { values: d3.range(0, hours + 0.01, hours <= 6 ? 1 : 2), text: (h) => (h ? `${h} h` : '0') };
+  if (hours <= 48) return { values: d3.range(0, hours + 0.01, hours <= 26 ? 6 : 12), text: (h) => (h ? `${h} h` : '0') };
+  const step = Math.max(1, Math.ceil(hours / 24 / 6)) * 24;
+  return { values: d3.range(0, hours + 0.01, step), text: (h) => (h ? `${h / 24} d` : '0') };
+}
+
+/** Days with one decimal. */
+export const days = (hours) => (hours / 24).toFixed(1);
+
+/** A table with the numbers of a chart. */
+export function numbersTable(caption, heads, rows) {
+  const table = document.createElement('table');
+  table.className = 'figures numbers';
+  table.createCaption().textContent = caption;
+  const head = table.createTHead().insertRow();
+  heads.forEach((text, i) => {
+    const cell = document.createElement('th');
+    cell.scope = 'col';
+    cell.textContent = text;
+    if (i) cell.className = 'num';
+    head.append(cell);
+  });
+  const body = table.createTBody();
+  rows.forEach((row) => {
+    const line = body.insertRow();
+    row.forEach((text, i) => {
+      const cell = i ? line.insertCell() : document.createElement('th');
+      if (!i) {
+        cell.scope = 'row';
+        line.append(cell);
+      } else {
+        cell.className = 'num';
+      }
+      cell.textContent = text;
+    });
+  });
+  return table;
+}
