@@ -7,12 +7,12 @@ import java.util.List;
 import java.util.Random;
 
 /**
- * Codes that survive being shouted across a tunnel and written on a wet label. Letters sound unlike each other (no
- * B/D/E/P/T family twice, no M/N, F/S, I/O/Q); digits leave out 0, 1 and 5. The last digit is a check digit over the
- * others modulo 7, so any two codes differ in at least two characters and one slip never makes another valid code.
+ * Codes that survive being shouted across a tunnel and written on a wet label. Letters sound unlike each other (one
+ * of the B/D/E/P/T family, one of M/N, none of F/S, I/O/Q); digits leave out 0, 1 and 5. There are seven letters and
+ * seven digits, and the last digit is a check over the others modulo 7, so any two codes differ in at least two characters and one slip never makes another valid code.
  */
 public final class UnitCodes {
-    private static final String LETTERS = "HKMRTWXY";
+    private static final String LETTERS = "HKMRTWX";
     private static final String DIGITS = "2346789";
     private static final int BASE = DIGITS.length();
 
@@ -22,7 +22,7 @@ public final class UnitCodes {
     private UnitCodes() {}
 
     /**
-     * Draws distinct codes in random order; two digits while they suffice (56 codes), else three.
+     * Draws distinct codes in random order; two digits while they suffice (49 codes), else three.
      *
      * @throws IllegalArgumentException if count is below 1 or above {@link #MOST}
      */

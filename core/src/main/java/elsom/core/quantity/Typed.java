@@ -33,7 +33,7 @@ public sealed interface Typed {
     }
 
     int LONGEST = 40;
-    Pattern PART = Pattern.compile("([0-9]*[.,]?[0-9]+|[0-9]+[.,])\\s*([^0-9.,+\\-]*)");
+    Pattern PART = Pattern.compile("([0-9]+[.,](?![0-9])|[0-9]*[.,]?[0-9]+)\\s*([^0-9.,+\\-]*)");
 
     /**
      * Reads an amount.

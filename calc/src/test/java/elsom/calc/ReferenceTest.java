@@ -1,0 +1,89 @@
+package elsom.calc;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Every family against values that were computed elsewhere, each within its own tolerance. */
+class ReferenceTest {
+    private static final Map<String, Family> FILES = Map.of("13_dry_down", new DryDownFamily());
+
+    static Stream<Arguments> cases() {
+        return FILES.entrySet().stream()
+                .flatMap(entry -> read(entry.getKey()).stream()
+                        .map(one -> Arguments.of(one.path("id").stringValue(), entry.getValue(), one)));
+    }
+
+    private static List<JsonNode> read(String name) {
+        try (InputStream in = ReferenceTest.class.getResourceAsStream("/reference/" + name + ".json")) {
+            List<JsonNode> cases = new ArrayList<>();
+            JsonMapper.shared().readTree(in).forEach(cases::add);
+            return cases;
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("cases")
+    void agrees(String id, Family family, JsonNode one) {
+        List<String> differences = new ArrayList<>();
+        compare(one.path("expected"), family.work(one.path("input")), "", one.path("tol"), differences);
+        assertThat(differences).isEmpty();
+    }
+
+    private static void compare(JsonNode expected, JsonNode actual, String path, JsonNode tol, List<String> out) {
+        if (expected.isObject()) {
+            expected.properties()
+                    .forEach(field -> compare(
+                            field.getValue(),
+                            actual.path(field.getKey()),
+                            path.isEmpty() ? field.getKey() : path + "." + field.getKey(),
+                            tol,
+                            out));
+        } else if (expected.isArray()) {
+            for (int i = 0; i < expected.size(); i++) {
+                compare(expected.get(i), actual.path(i), path, tol, out);
+            }
+        } else if (expected.isNumber()) {
+            JsonNode tolerance = tolerance(tol, path);
+            double allowed = tolerance.path("abs").doubleValue()
+                    + tolerance.path("rel").doubleValue() * Math.abs(expected.doubleValue());
+            if (!actual.isNumber() || Math.abs(actual.doubleValue() - expected.doubleValue()) > allowed) {
+                out.add(path + ": expected " + expected + ", got " + actual);
+            }
+        } else if (!expected.equals(actual)) {
+            out.add(path + ": expected " + expected + ", got " + actual);
+        }
+    }
+
+    /** The tolerance of the longest key that names this field or one above it. */
+    private static JsonNode tolerance(JsonNode tol, String path) {
+        JsonNode best = tol;
+        int length = 0;
+        for (Iterator<Map.Entry<String, JsonNode>> keys =
+                        tol.path("by_key").properties().iterator();
+                keys.hasNext(); ) {
+            Map.Entry<String, JsonNode> key = keys.next();
+            boolean names = path.equals(key.getKey())
+                    || path.endsWith("." + key.getKey())
+                    || List.of(path.split("\\.")).contains(key.getKey());
+            if (names && key.getKey().length() >= length) {
+                best = key.getValue();
+                length = key.getKey().length();
+            }
+        }
+        return best;
+    }
+}

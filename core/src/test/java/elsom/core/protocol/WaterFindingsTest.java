@@ -1,0 +1,225 @@
+package elsom.core.protocol;
+
+import static elsom.core.protocol.WaterTrial.aTrial;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import elsom.core.trial.MishapKind;
+import elsom.core.verdict.Course;
+import elsom.core.verdict.Findings;
+import elsom.core.verdict.Flag;
+import elsom.core.verdict.GroupKey;
+import elsom.core.verdict.Portions;
+import elsom.core.verdict.Verdict;
+import java.util.List;
+import java.util.OptionalInt;
+import org.junit.jupiter.api.Test;
+
+class WaterFindingsTest {
+    private static Findings of(WaterTrial trial) {
+        return new WaterHolding().findings(trial.drawn(), OptionalInt.empty());
+    }
+
+    private static List<String> sentences(Findings findings) {
+        return findings.verdicts().stream().map(Verdict::sentence).toList();
+    }
+
+    private static List<String> flags(Findings findings) {
+        return findings.flags().stream().map(Flag::seen).toList();
+    }
+
+    /** Fibre holds 240 mL of 400 and loses slowly; brick holds 100 and loses fast. Scatter between pots, none within. */
+    private static WaterTrial fibreAndBrick() {
+        return aTrial().medium("Wood fibre", "organic", 0.9)
+                .medium("Crushed brick", "mineral", 0.0)
+                .dried(
+                        (t, r) -> t == 1 ? 40 : 400,
+                        (t, r) -> (t == 1 ? 240 : 100) + 4 * r,
+                        (t, r) -> (t == 1 ? 0.004 : 0.02) * (1 + 0.02 * r));
+    }
+
+    @Test
+    void saysWhoHoldsWaterAndWhoIsDue() {
+        Findings findings = of(fibreAndBrick());
+        assertThat(sentences(findings).get(0))
+                .matches(
+                        "Wood fibre still holds 42 % \\(\\d+–\\d+\\) water by volume after 4 days; crushed brick is under"
+                                + " its refill weight after 1\\.4 days \\(1\\.\\d–1\\.\\d\\)\\.");
+        assertThat(findings.verdicts().get(0).firmness()).isEqualTo(Verdict.Firmness.SOUND);
+        assertThat(sentences(findings).get(1)).startsWith("Wood fibre holds more than crushed brick");
+    }
+
+    @Test
+    void figuresAgreeWithTheTruth() {
+        Findings findings = of(fibreAndBrick());
+        var brick = findings.group(new GroupKey(1, 2)).orElseThrow();
+        // Units hold 104, 108 and 112 mL of 400: capacity 27 % with sd 1 %.
+        var capacity = brick.figure(WaterKinds.CAPACITY).orElseThrow().summary();
+        assertThat(capacity.mean()).isCloseTo(0.27, within(1e-9));
+        assertThat(capacity.sd().getAsDouble()).isCloseTo(0.01, within(1e-9));
+        // Half of the water is gone after ln 2 / k.
+        double days = Math.log(2) / 24 * (1 / 0.0204 + 1 / 0.0208 + 1 / 0.0212) / 3;
+        assertThat(brick.figure(WaterKinds.REFILL_AFTER).orElseThrow().summary().mean())
+                .isCloseTo(days, within(1e-3));
+        // Pore space of a mineral at 1 g/mL: 1 − 1/2.65.
+        assertThat(brick.figure(WaterKinds.POROSITY).orElseThrow().summary().mean())
+                .isCloseTo(1 - 1 / 2.65, within(1e-9));
+    }
+
+    @Test
+    void everyFigureShowsItsWorkingAndItsReadings() {
+        WaterTrial trial = fibreAndBrick();
+        Findings findings = of(trial);
+        findings.units()
+                .forEach(unit -> assertThat(unit.figures())
+                        .hasSize(WaterKinds.ALL.size())
+                        .allSatisfy(figure -> {
+                            assertThat(figure.working().steps()).isNotEmpty();
+                            assertThat(figure.working().terms()).isNotEmpty();
+                            figure.working().terms().stream()
+                                    .flatMap(term -> term.origins().stream())
+                                    .forEach(origin -> assertThat(trial.drawn().current(origin))
+                                            .isPresent());
+                        }));
+        findings.groups()
+                .forEach(group -> assertThat(group.figures())
+                        .allSatisfy(
+                                figure -> assertThat(figure.working().terms()).hasSize(3)));
+    }
+
+    @Test
+    void portionsOfTheVolumeSumToOne() {
+        Portions fibre = of(fibreAndBrick()).benches().get(0).portions().get(0);
+        assertThat(fibre.parts().stream()
+                        .mapToDouble(Portions.Portion::fraction)
+                        .sum())
+                .isCloseTo(1, within(1e-9));
+        assertThat(fibre.parts()).extracting(Portions.Portion::kind).contains(Portions.Kind.AIR);
+    }
+
+    @Test
+    void onePotEachCanNotTell() {
+        Findings findings = of(aTrial().medium("Wood fibre")
+                .medium("Leaf mould")
+                .replicates(1)
+                .dried((t, r) -> 60, (t, r) -> 200 - 50 * t, (t, r) -> 0.01));
+        assertThat(findings.verdicts())
+                .allSatisfy(verdict -> assertThat(verdict.firmness()).isEqualTo(Verdict.Firmness.CANT_TELL));
+        assertThat(sentences(findings)).anySatisfy(text -> assertThat(text).contains("can't be told"));
+        assertThat(flags(findings)).anySatisfy(text -> assertThat(text).contains("One unit only"));
+    }
+
+    @Test
+    void overlappingMediaSayHowManyUnitsWouldTell() {
+        Findings findings = of(aTrial().medium("Wood fibre")
+                .medium("Leaf mould")
+                .dried((t, r) -> 60, (t, r) -> 200 + 25 * r + (t == 1 ? 18 : 0), (t, r) -> 0.01));
+        Verdict second = findings.verdicts().get(1);
+        assertThat(second.firmness()).isEqualTo(Verdict.Firmness.CANT_TELL);
+        assertThat(second.sentence()).contains("Which of wood fibre and leaf mould");
+        assertThat(second.wouldChange()).matches("About \\d+ units of each would tell.*");
+    }
+
+    @Test
+    void nothingWeighedIsAnAnswerToo() {
+        Findings findings = of(aTrial().medium("Wood fibre"));
+        assertThat(findings.comparedAt()).isZero();
+        assertThat(sentences(findings).get(0)).startsWith("Nothing to tell yet");
+    }
+
+    @Test
+    void comparesAtTheLastCompleteLookOrTheOneAsked() {
+        WaterTrial trial = fibreAndBrick();
+        assertThat(of(trial).comparedAt()).isEqualTo(trial.look("day 4").number());
+        trial.takeBack(trial.unit(1, 1), "day 4", WaterHolding.WET);
+        assertThat(of(trial).comparedAt()).isEqualTo(trial.look("day 2").number());
+        assertThat(of(trial).verdicts().get(0).firmness()).isEqualTo(Verdict.Firmness.SO_FAR);
+        int asked = trial.look("6 h").number();
+        assertThat(new WaterHolding()
+                        .findings(trial.drawn(), OptionalInt.of(asked))
+                        .comparedAt())
+                .isEqualTo(asked);
+    }
+
+    @Test
+    void aCrossingIsGivenOnlyWhenEveryUnitHasOne() {
+        Findings findings = of(fibreAndBrick());
+        Course course = findings.benches().get(0).courses().get(0);
+        assertThat(course.lines().get(1).crossing()).hasValueSatisfying(crossing -> {
+            assertThat(crossing.n()).isEqualTo(3);
+            assertThat(crossing.extrapolated()).isFalse();
+        });
+        Findings mixed =
+                of(aTrial().medium("Mixed").dried((t, r) -> 60, (t, r) -> 200, (t, r) -> r == 1 ? 0.0005 : 0.02));
+        assertThat(mixed.benches().get(0).courses().get(0).lines().get(0).crossing())
+                .isEmpty();
+    }
+
+    @Test
+    void mediaInAnotherContainerAreNotRankedButDepthIsCompared() {
+        Findings findings = of(aTrial().medium("Wood fibre")
+                .medium("Leaf mould")
+                .inTub("Wood fibre")
+                .dried((t, r) -> 60, (t, r) -> t == 3 ? 120 + r : 200 + r, (t, r) -> 0.01));
+        assertThat(findings.benches().get(0).apart()).containsExactly(new GroupKey(1, 3));
+        assertThat(findings.benches().get(0).rankings().get(0).places())
+                .extracting(placed -> placed.group().treatment())
+                .containsExactlyInAnyOrder(1, 2);
+        assertThat(sentences(findings)).anySatisfy(text -> assertThat(text).contains("at 8.5 cm depth", "at 18 cm"));
+    }
+
+    @Test
+    void twoPlacesAreComparedByTheirDryingRates() {
+        WaterTrial trial = aTrial().medium("Wood fibre").medium("Leaf mould").places("Sunny sill", "Under the bench");
+        trial.weigh("empty", WaterHolding.TARE, (unit, look) -> 30);
+        trial.weigh("dry", WaterHolding.DRY, (unit, look) -> 90);
+        trial.drawn().looks().stream()
+                .filter(look -> look.endpoints().contains(WaterHolding.WET))
+                .forEach(wet -> trial.weigh(wet.name(), WaterHolding.WET, (unit, look) -> {
+                    double rate = (unit.position().bench() == 1 ? 0.02 : 0.01) * (unit.treatment() == 1 ? 1 : 1.02);
+                    return 90 + (200 + unit.replicate()) * Math.exp(-rate * look.hoursAfterStart());
+                }));
+        assertThat(sentences(of(trial)))
+                .anySatisfy(text -> assertThat(text)
+                        .startsWith("Water goes 2.0 times as fast (2.0–2.0) at “Sunny sill” as at “Under the bench”"))
+                .anySatisfy(text -> assertThat(text).startsWith("Under the bench: "));
+    }
+
+    @Test
+    void flagsWhatCanNotBeRight() {
+        WaterTrial trial = fibreAndBrick();
+        trial.weigh(trial.unit(1, 1), "day 2", WaterHolding.WET, 50);
+        trial.weigh(trial.unit(2, 1), "dry", WaterHolding.DRY, 20);
+        assertThat(flags(of(trial)))
+                .anySatisfy(text -> assertThat(text).contains("weighed less wet than dry"))
+                .anySatisfy(text -> assertThat(text).contains("gained weight after draining"))
+                .anySatisfy(text -> assertThat(text).contains("no more with dry medium than empty"));
+    }
+
+    @Test
+    void flagsScatterAndLostUnits() {
+        WaterTrial trial = aTrial().medium("Wood fibre").dried((t, r) -> 60, (t, r) -> 100 + 60 * r, (t, r) -> 0.01);
+        trial.mishap(MishapKind.LOST, trial.unit(1, 2), "day 4");
+        assertThat(flags(of(trial)))
+                .anySatisfy(text -> assertThat(text).contains("scatters by 27 %"))
+                .anySatisfy(text -> assertThat(text).contains("was lost"));
+    }
+
+    @Test
+    void flagsMediaThatWillNotWet() {
+        WaterTrial trial = aTrial().medium("Bracken")
+                .prewetted("Bracken")
+                .medium("Fibre")
+                .checkingDryness()
+                .dried((t, r) -> 60, (t, r) -> t == 1 ? 30 + r : 200 + r, (t, r) -> 0.01);
+        trial.weigh("dry again", WaterHolding.DRY, (unit, look) -> unit.treatment() == 3 ? 88 : 90);
+        trial.weigh("dry again", WaterHolding.DROP, (unit, look) -> unit.treatment() == 1 ? 700 : 90);
+        trial.mishap(MishapKind.FLOATED, trial.unit(1, 1), "drained");
+        assertThat(flags(of(trial)))
+                .anySatisfy(text -> assertThat(text).contains("Bracken took up 8.0 %", "fails to re-wet"))
+                .anySatisfy(text -> assertThat(text).contains("strongly repellent"))
+                .anySatisfy(text -> assertThat(text).contains("slightly repellent"))
+                .anySatisfy(text -> assertThat(text).contains("floated"))
+                .anySatisfy(text -> assertThat(text).contains("changed its dry weight"));
+    }
+}

@@ -1,0 +1,95 @@
+package elsom.core.quantity;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class TypedTest {
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    48        | 48
+                    48.5 g    | 48.5
+                    48,5      | 48.5
+                    ,5        | 0.5
+                    48.       | 48
+                    1.7 oz    | 48.1941893125
+                    1 lb 3 oz | 538.640939375
+                    2 kg      | 2000
+                    0.5kg     | 500
+                    +3 G      | 3
+                    1234      | 1234
+                    0,125     | 0.125
+                    """)
+    void understandsWhatPeopleType(String text, double grams) {
+        assertThat(Typed.parse(text, UnitOfMeasure.GRAM)).isInstanceOfSatisfying(Typed.Understood.class, understood -> {
+            assertThat(understood.stored().value()).isCloseTo(grams, within(1e-9));
+            assertThat(understood.stored().unit()).isEqualTo(UnitOfMeasure.GRAM);
+            assertThat(understood.text()).isEqualTo(text);
+        });
+    }
+
+    @Test
+    void keepsANegativeNumberForTheRangeToRefuse() {
+        assertThat(Typed.parse("−3 g", UnitOfMeasure.GRAM))
+                .isInstanceOfSatisfying(
+                        Typed.Understood.class,
+                        understood -> assertThat(understood.stored().value()).isEqualTo(-3));
+    }
+
+    @Test
+    void keepsTheUnitThatWasTyped() {
+        assertThat(Typed.parse("2 tsp", UnitOfMeasure.MILLILITRE))
+                .isInstanceOfSatisfying(Typed.Understood.class, understood -> {
+                    assertThat(understood.typed()).isEqualTo(new Quantity(2, UnitOfMeasure.TEASPOON));
+                    assertThat(understood.stored().value()).isCloseTo(9.858, within(0.001));
+                });
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "",
+                "  ",
+                "abc",
+                "g",
+                "1.234,5",
+                "1,234.5",
+                "1..2",
+                "48 bananas",
+                "48 mL",
+                "12 13",
+                "1e5",
+                "NaN",
+                "Infinity",
+                "4-8",
+                "--4",
+                "12 g 3",
+                "99999999999999999999999999999999999999999999999"
+            })
+    void refusesWhatHasNoMeaning(String text) {
+        assertThat(Typed.parse(text, UnitOfMeasure.GRAM)).isInstanceOfSatisfying(Typed.Refused.class, refused -> {
+            assertThat(refused.text()).isEqualTo(text);
+            assertThat(refused.message()).contains("Accepted: 48.5");
+        });
+    }
+
+    @Test
+    void asksWhichWhenACommaCouldBeEither() {
+        assertThat(Typed.parse("1,234", UnitOfMeasure.GRAM))
+                .isInstanceOfSatisfying(
+                        Typed.Refused.class,
+                        refused -> assertThat(refused.problem()).contains("1.234 or 1234"));
+    }
+
+    @Test
+    void namesTheWrongDimension() {
+        assertThat(Typed.parse("48 mL", UnitOfMeasure.GRAM))
+                .isInstanceOfSatisfying(
+                        Typed.Refused.class,
+                        refused -> assertThat(refused.problem()).contains("a volume", "a weight"));
+    }
+}
