@@ -15,6 +15,7 @@ import elsom.web.platform.Refusal;
 import elsom.web.platform.Station;
 import elsom.web.trial.Logbook;
 import elsom.web.trial.Trials;
+import jakarta.validation.Valid;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -114,7 +115,7 @@ class BenchController {
 
     @PostMapping("/readings")
     @ResponseBody
-    ResponseEntity<EntryAnswer> enter(@PathVariable long trial, EntryForm form, Station station) {
+    ResponseEntity<EntryAnswer> enter(@PathVariable long trial, @Valid EntryForm form, Station station) {
         return answered(entries.enter(new TrialId(trial), form, station));
     }
 

@@ -3,6 +3,7 @@ package elsom.web.bench;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.Instrument;
 import elsom.core.trial.LookTiming;
+import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -15,14 +16,14 @@ import org.jspecify.annotations.Nullable;
  * @param token made where it was typed
  */
 record EntryForm(
-        String unit,
+        @NotNull String unit,
         int look,
-        String endpoint,
+        @NotNull String endpoint,
         int sub,
-        String text,
+        @NotNull String text,
         @Nullable Long replaces,
         @Nullable CorrectionReason reason,
-        LookTiming timing,
-        Instrument instrument,
+        @NotNull LookTiming timing,
+        @NotNull Instrument instrument,
         long ageMs,
-        UUID token) {}
+        @NotNull UUID token) {}

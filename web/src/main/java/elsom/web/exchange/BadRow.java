@@ -8,7 +8,8 @@ package elsom.web.exchange;
  * @param reason what is wrong, with the value, and what would be accepted
  */
 record BadRow(String file, long row, String reason) {
-    String where() {
+    /** Where in the file: "units.csv, row 3". */
+    public String where() {
         return (file.isEmpty() ? "" : file + (row > 0 ? ", " : "")) + (row > 0 ? "row " + row : "");
     }
 }

@@ -68,7 +68,7 @@ final class CsvTable {
 
     private Optional<String> text(byte[] bytes) {
         if (bytes.length > LARGEST_BYTES) {
-            problem(0, "The file has " + bytes.length / 1024 / 1024 + " MB; a table of readings has at most 4 MB.");
+            problem(0, "The file is larger than 4 MB, which no table of readings is. Is it the right file?");
             return Optional.empty();
         }
         try {
@@ -111,7 +111,10 @@ final class CsvTable {
             parser.forEach(rows::add);
         } catch (IOException | UncheckedIOException | IllegalArgumentException | IllegalStateException malformed) {
             rows.clear();
-            problem(0, "This is not a CSV file: " + clipped(String.valueOf(malformed.getMessage())));
+            problem(
+                    0,
+                    "This is not a CSV file: "
+                            + clipped(String.valueOf(malformed.getMessage()).replaceFirst("^[\\w.]+Exception: ", "")));
         }
     }
 

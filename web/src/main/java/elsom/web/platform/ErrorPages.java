@@ -6,6 +6,7 @@ import java.util.Map;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
+import org.springframework.validation.BindException;
 import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -56,14 +57,19 @@ class ErrorPages {
                 ErrorPage.of("Not here", "“" + wrong.getName() + "” can't be “" + wrong.getValue() + "”."));
     }
 
-    @ExceptionHandler({MissingServletRequestParameterException.class, MissingServletRequestPartException.class})
+    @ExceptionHandler({
+        MissingServletRequestParameterException.class,
+        MissingServletRequestPartException.class,
+        BindException.class
+    })
     ModelAndView missingPart(Exception missing, HttpServletRequest request, HttpServletResponse response) {
         return page(
                 request,
                 response,
                 HttpStatus.BAD_REQUEST,
                 ErrorPage.of(
-                        "Something is missing", "The request left something out. Go back and send the form again."));
+                        "Something is missing",
+                        "The request left something out, or something in it can't be. Go back and send the form again."));
     }
 
     @ExceptionHandler

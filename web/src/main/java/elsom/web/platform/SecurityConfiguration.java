@@ -1,6 +1,8 @@
 package elsom.web.platform;
 
 import java.time.Duration;
+import java.util.Set;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.config.Customizer;
@@ -10,6 +12,7 @@ import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /** No accounts on one bench, but no script, frame, form or request from elsewhere either. */
@@ -42,6 +45,14 @@ public class SecurityConfiguration {
         keys.setCookieCustomizer(
                 cookie -> cookie.httpOnly(true).sameSite("Lax").maxAge(KEY_KEPT).path("/"));
         return keys;
+    }
+
+    /** Only its own names, so that a page elsewhere can't reach it by pointing a name of its own at this machine. */
+    @Bean
+    StrictHttpFirewall ownNamesOnly(@Value("${elsom.hosts}") Set<String> hosts) {
+        StrictHttpFirewall firewall = new StrictHttpFirewall();
+        firewall.setAllowedHostnames(hosts::contains);
+        return firewall;
     }
 
     /** There is nobody to log in as; without this a default user with a printed password would be made. */

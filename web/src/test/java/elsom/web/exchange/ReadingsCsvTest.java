@@ -1,0 +1,115 @@
+package elsom.web.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import elsom.core.trial.CorrectionReason;
+import elsom.core.trial.TrialRecord;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ReadingsCsvTest {
+    private final TrialRecord record = ExchangeFixture.measured();
+    private final String unit = record.units().get(0).code().value();
+    private final String other = record.units().get(1).code().value();
+    private final List<BadRow> problems = new ArrayList<>();
+
+    private ReadingsCsv.Incoming read(TrialRecord into, String csv) {
+        return read(into, csv.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private ReadingsCsv.Incoming read(TrialRecord into, byte[] bytes) {
+        return ReadingsCsv.read(into, bytes, "Bench B", ExchangeFixture.START, problems);
+    }
+
+    private List<String> reasons() {
+        return problems.stream().map(bad -> bad.where() + ": " + bad.reason()).toList();
+    }
+
+    @Test
+    void whatWasWrittenReadsBackUnchanged() {
+        ReadingsCsv.Incoming incoming = read(record, ReadingsCsv.write(record));
+        assertThat(problems).isEmpty();
+        assertThat(incoming.entries()).isEmpty();
+        assertThat(incoming.unchanged()).isEqualTo(record.readings().size() - 1);
+    }
+
+    @Test
+    void intoAnEmptyTrialEverythingIsNew() {
+        ReadingsCsv.Incoming incoming = read(ExchangeFixture.drawn(), ReadingsCsv.write(record));
+        assertThat(incoming.added())
+                .isEqualTo(incoming.entries().size())
+                .isEqualTo(record.readings().size() - 1);
+    }
+
+    @Test
+    void aChangedValueBecomesACorrection() {
+        ReadingsCsv.Incoming incoming = read(record, "unit,look,endpoint,value\n" + unit + ",1,tare-mass,33\n");
+        assertThat(incoming.corrected()).isEqualTo(1);
+        assertThat(incoming.entries().get(0).reason()).isEqualTo(CorrectionReason.FILE);
+        assertThat(incoming.entries().get(0).replaces()).isNotNull();
+    }
+
+    @Test
+    void semicolonsDecimalCommasAndOtherUnitsAreUnderstood() {
+        ReadingsCsv.Incoming incoming = read(
+                ExchangeFixture.drawn(),
+                "\uFEFFunit;look;endpoint;value;value_unit\n" + unit + ";1;tare-mass;1,5;oz\n");
+        assertThat(problems).isEmpty();
+        Double value = incoming.entries().get(0).value();
+        assertThat(value).isNotNull().isCloseTo(42.52, within(0.01));
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    A99,1,tare-mass,30        | this trial has no A99
+                    nonsense,1,tare-mass,30   | a unit code is a letter
+                    UNIT,99,tare-mass,30      | look: must be 1 to 7, got 99
+                    UNIT,x,tare-mass,30       | “x” is not a whole number
+                    UNIT,1,wet-mass,30        | is not measured at look 1; accepted: tare-mass
+                    UNIT,1,tare-mass,-3       | must be 0 to 50000
+                    UNIT,1,tare-mass,1e9      | is not a unit known here
+                    UNIT,1,tare-mass,abc      | No number in “abc”
+                    UNIT,1,tare-mass,1.2.3    | Two decimal separators
+                    UNIT,1,tare-mass,         | value is empty
+                    UNIT,1,tare-mass          | It has 3 values for 4 columns
+                    """)
+    void namesEveryBadRowWithItsReason(String row, String reason) {
+        ReadingsCsv.Incoming incoming = read(
+                record, "unit,look,endpoint,value\n" + other + ",1,tare-mass,30\n" + row.replace("UNIT", unit) + "\n");
+        assertThat(reasons()).singleElement().asString().startsWith("row 3: ").contains(reason);
+        assertThat(incoming).isNotNull();
+    }
+
+    @Test
+    void aRepeatedRowIsBad() {
+        read(record, "unit,look,endpoint,value\n" + (unit + ",1,tare-mass,30\n").repeat(2));
+        assertThat(reasons()).singleElement().asString().contains("row 3", "there twice");
+    }
+
+    @Test
+    void refusesWhatIsNotATable() {
+        assertThat(refusal(new byte[] {(byte) 0x89, 'P', 'N', 'G', 0, 1, 2, (byte) 0xff}))
+                .contains("not a text file");
+        assertThat(refusal(new byte[10 * 1024 * 1024])).contains("larger than 4 MB");
+        assertThat(refusal("")).contains("missing: unit, look, endpoint, value");
+        assertThat(refusal("unit,look,endpoint,value\n")).contains("no rows");
+        assertThat(refusal("a,b\n1,2\n")).contains("missing");
+        assertThat(refusal("unit,look,endpoint,value\n\"never closed,1,tare-mass,3"))
+                .contains("not a CSV file");
+    }
+
+    private String refusal(String csv) {
+        return refusal(csv.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private String refusal(byte[] bytes) {
+        problems.clear();
+        assertThat(read(record, bytes).entries()).isEmpty();
+        return reasons().get(0);
+    }
+}

@@ -1,0 +1,165 @@
+package elsom.web.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elsom.core.protocol.WaterHolding;
+import elsom.core.trial.TrialRecord;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.function.Consumer;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+class TrialPackageTest {
+    private final TrialRecord record = ExchangeFixture.measured();
+    private final byte[] written = TrialPackageWriter.write(record, ExchangeFixture.START);
+    private final List<BadRow> problems = new ArrayList<>();
+
+    private Optional<TrialRecord> read(byte[] zip) {
+        Map<PackageFile, byte[]> tables = PackageZip.open(zip, problems);
+        return problems.isEmpty() ? new TrialPackageReader(tables, problems).read() : Optional.empty();
+    }
+
+    private String said() {
+        return problems.stream().map(bad -> bad.where() + " " + bad.reason()).reduce("", (a, b) -> a + "\n" + b);
+    }
+
+    private byte[] changed(Consumer<Map<String, byte[]>> change) throws IOException {
+        Map<String, byte[]> entries = new LinkedHashMap<>();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(written))) {
+            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+                entries.put(entry.getName(), in.readAllBytes());
+            }
+        }
+        change.accept(entries);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            for (Map.Entry<String, byte[]> entry : entries.entrySet()) {
+                zip.putNextEntry(new ZipEntry(entry.getKey()));
+                zip.write(entry.getValue());
+                zip.closeEntry();
+            }
+        }
+        return out.toByteArray();
+    }
+
+    private static String text(Map<String, byte[]> entries, String name) {
+        return new String(entries.get(name), StandardCharsets.UTF_8);
+    }
+
+    @Test
+    void givesTheSameTrialAndTheSameFigures() {
+        TrialRecord back = read(written).orElseThrow(() -> new AssertionError(said()));
+        assertThat(back.trial().question()).isEqualTo(record.trial().question());
+        assertThat(back.trial().start()).isEqualTo(record.trial().start());
+        assertThat(back.treatments()).isEqualTo(record.treatments());
+        assertThat(back.units()).isEqualTo(record.units());
+        assertThat(back.readings()).isEqualTo(record.readings());
+        assertThat(back.mishaps()).isEqualTo(record.mishaps());
+        assertThat(new WaterHolding().findings(back, OptionalInt.empty()))
+                .isEqualTo(new WaterHolding().findings(record, OptionalInt.empty()));
+    }
+
+    @Test
+    void describesEveryTableByTheStandard() throws IOException {
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(written))) {
+            assertThat(in.getNextEntry().getName()).isEqualTo("datapackage.json");
+            JsonNode descriptor = JsonMapper.shared().readTree(in.readAllBytes());
+            assertThat(descriptor.path("$schema").stringValue()).contains("datapackage.org");
+            assertThat(descriptor.path("resources")).hasSize(PackageFile.values().length);
+            assertThat(descriptor
+                            .path("resources")
+                            .get(7)
+                            .path("schema")
+                            .path("fields")
+                            .get(5)
+                            .path("name")
+                            .stringValue())
+                    .isEqualTo("value");
+        }
+    }
+
+    @Test
+    void namesMissingAndForeignFiles() throws IOException {
+        assertThat(read(changed(entries -> entries.remove("units.csv")))).isEmpty();
+        assertThat(read(changed(entries -> entries.put("virus.exe", new byte[] {1}))))
+                .isEmpty();
+        assertThat(said()).contains("“units.csv” is missing", "“virus.exe” does not belong");
+    }
+
+    @Test
+    void goesNowhereThatAPathPoints() throws IOException {
+        assertThat(read(changed(entries -> entries.put("../../etc/passwd", new byte[] {1}))))
+                .isEmpty();
+        assertThat(read(changed(entries -> entries.put("folder/trial.csv", new byte[] {1}))))
+                .isEmpty();
+        assertThat(said()).contains("“../../etc/passwd” lies in a folder", "“folder/trial.csv” lies in a folder");
+    }
+
+    @Test
+    void unpacksNoBomb() throws IOException {
+        byte[] bomb = changed(entries -> entries.put("readings.csv", new byte[400 * 1024 * 1024]));
+        assertThat(bomb.length).isLessThan(1024 * 1024);
+        assertThat(read(bomb)).isEmpty();
+        assertThat(said()).contains("readings.csv Unpacks to more than 4 MB");
+    }
+
+    @Test
+    void refusesWhatIsNoZip() {
+        assertThat(read("unit,look\n".getBytes(StandardCharsets.UTF_8))).isEmpty();
+        assertThat(read(new byte[0])).isEmpty();
+        byte[] cut = java.util.Arrays.copyOf(written, written.length / 3);
+        assertThat(read(cut)).isEmpty();
+        assertThat(problems).hasSizeGreaterThanOrEqualTo(3);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    trial.csv      | water-holding | fire-walking | trial.csv, row 2 protocol: “fire-walking” is not a kind
+                    trial.csv      | Europe/London | Europe/Atlantis | is not a time zone
+                    trial.csv      | ,0.4,         | ,1.4,        | refill fraction must be above 0
+                    containers.csv | TAPERED       | WOBBLY       | is not one of STRAIGHT, TAPERED, BOWL
+                    treatments.csv | 0.94          | 94           | organic matter can't be 94
+                    units.csv      | ,380.5,       | ,-1,         | filled volume of
+                    units.csv      | Round pot 9 cm| No such pot  | has no container
+                    looks.csv      | 345600        | soon         | is not a whole number
+                    readings.csv   | SCALE         | GUESS        | is not one of HAND, SCALE, FILE
+                    readings.csv   | 31.25,        | NaN,         | is not a finite number
+                    mishaps.csv    | KNOCKED       | EATEN        | is not one of
+                    """)
+    void namesFileRowAndReason(String file, String from, String to, String reason) throws IOException {
+        byte[] zip = changed(entries -> {
+            String before = text(entries, file);
+            assertThat(before).contains(from.strip());
+            entries.put(file, before.replace(from.strip(), to.strip()).getBytes(StandardCharsets.UTF_8));
+        });
+        assertThat(read(zip)).isEmpty();
+        assertThat(said()).contains(reason);
+    }
+
+    @Test
+    void aReadingCanNotCorrectALaterOne() throws IOException {
+        byte[] zip = changed(entries -> {
+            List<String> lines =
+                    new ArrayList<>(text(entries, "readings.csv").lines().toList());
+            lines.add(1, lines.remove(lines.size() - 1));
+            entries.put("readings.csv", String.join("\r\n", lines).getBytes(StandardCharsets.UTF_8));
+        });
+        assertThat(read(zip)).isEmpty();
+        assertThat(said()).contains("must be an earlier reading");
+    }
+}

@@ -1,0 +1,128 @@
+package elsom.web.journey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import elsom.web.AppTest;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** A browser on the whole application; every journey ends with a clean console. */
+@AppTest
+abstract class BrowserTest {
+    private static final int LONGEST_WAY = 120;
+    private static Playwright playwright;
+    private static Browser browser;
+
+    private final List<String> complaints = new ArrayList<>();
+    private BrowserContext context;
+    protected Page page;
+
+    @LocalServerPort
+    private int port;
+
+    @BeforeAll
+    static void openBrowser() {
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(List.of(
+                                "--headless=new",
+                                "--no-sandbox",
+                                "--disable-gpu",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--disable-sync",
+                                "--no-first-run")));
+    }
+
+    @AfterAll
+    static void closeBrowser() {
+        browser.close();
+        playwright.close();
+    }
+
+    protected void open(int width, int height) {
+        context = browser.newContext(new Browser.NewContextOptions()
+                .setViewportSize(width, height)
+                .setBaseURL("http://127.0.0.1:" + port)
+                .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
+        page = context.newPage();
+        page.setDefaultTimeout(10_000);
+        page.onPageError(error -> complaints.add("error: " + error));
+        page.onConsoleMessage(message -> {
+            if (List.of("error", "warning").contains(message.type())) {
+                complaints.add(message.type() + ": " + message.text());
+            }
+        });
+    }
+
+    protected BrowserContext context() {
+        return context;
+    }
+
+    /** Complaints that a test brings about on purpose, such as a dropped connection. */
+    protected void forgetComplaints() {
+        complaints.clear();
+    }
+
+    @AfterEach
+    void consoleIsClean() {
+        if (context != null) {
+            context.close();
+        }
+        assertThat(complaints).isEmpty();
+    }
+
+    /** No barrier that an automatic check finds on the page as it is now. */
+    protected void isAccessible() {
+        List<Rule> violations = new AxeBuilder(page).analyze().getViolations();
+        assertThat(violations)
+                .as(page.url())
+                .extracting(rule -> rule.getId() + ": " + rule.getNodes().get(0).getHtml())
+                .isEmpty();
+    }
+
+    protected void press(String key) {
+        page.keyboard().press(key);
+    }
+
+    /** Types over what the focused field holds. */
+    protected void type(String text) {
+        press("Control+A");
+        page.keyboard().type(text);
+    }
+
+    /** Presses Tab until the element has the focus. */
+    protected void tabTo(Locator target) {
+        for (int i = 0; i < LONGEST_WAY; i++) {
+            if ((Boolean) target.evaluate("element => element === document.activeElement")) {
+                return;
+            }
+            press("Tab");
+        }
+        throw new AssertionError("can't be reached with Tab: " + target);
+    }
+
+    /** Goes to a link or button with Tab and presses Enter on it. */
+    protected void enter(Locator target) {
+        tabTo(target);
+        press("Enter");
+    }
+}

@@ -1,0 +1,250 @@
+package elsom.web.journey;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** From an empty Elsom to a verdict and a file, with the keyboard only. */
+class JourneyIT extends BrowserTest {
+    private static final Map<String, Double> HELD = Map.of("Wood fibre", 210.0, "Crushed brick", 95.0);
+    private static final Map<String, Double> DRY = Map.of("Wood fibre", 37.0, "Crushed brick", 410.0);
+    private static final Map<String, Double> RATE = Map.of("Wood fibre", 0.004, "Crushed brick", 0.018);
+
+    @TempDir
+    private Path folder;
+
+    private Locator link(String name) {
+        return page.getByRole(
+                AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    @Test
+    void fromQuestionToVerdict() {
+        open(1280, 800);
+        page.navigate("/");
+        isAccessible();
+        enter(link("Plan your first trial"));
+
+        planTheTrial();
+        weighEverything();
+        readTheFindings();
+        takeTheFilesOutAndIn();
+    }
+
+    private void planTheTrial() {
+        assertThat(page.locator("#question")).isFocused();
+        isAccessible();
+        press("Enter");
+        assertThat(page.getByText("Write the question first").first()).isVisible();
+        isAccessible();
+        tabTo(page.locator("#question"));
+        type("Which keeps water over a long weekend?");
+        tabTo(page.getByLabel("Medium 1", new Page.GetByLabelOptions().setExact(true)));
+        type("Wood fibre");
+        tabTo(page.getByLabel("Organic matter of medium 1, percent"));
+        type("94");
+        tabTo(page.getByLabel("Medium 2", new Page.GetByLabelOptions().setExact(true)));
+        type("Crushed brick");
+        tabTo(page.locator("#replicates"));
+        type("3");
+        tabTo(page.locator("#times"));
+        type("6, 24 h, 2 d, 4 d");
+        press("Enter");
+        assertThat(page.getByText("What goes into what")).isVisible();
+        assertThat(page.locator(".map .unit")).hasCount(6);
+        isAccessible();
+        enter(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Go to the bench"))));
+    }
+
+    private String codeNow() {
+        return page.locator("#unit-code").textContent();
+    }
+
+    private void save(String text) {
+        String before = codeNow();
+        type(text);
+        press("Enter");
+        page.waitForCondition(() -> !codeNow().equals(before)
+                || page.locator("#understood").textContent().startsWith("Saved. All"));
+    }
+
+    private void weighEverything() {
+        assertThat(page.locator("#station-name")).isFocused();
+        isAccessible();
+        press("Enter");
+        assertThat(page.locator("#value")).isFocused();
+        isAccessible();
+        for (int unit = 0; unit < 6; unit++) {
+            save(unit % 2 == 0 ? "31,5" : "31.5 g");
+        }
+        nextRound("dry");
+        correctAMistake();
+        for (int unit = 0; unit < 6; unit++) {
+            save(Double.toString(31.5 + DRY.get(medium())));
+        }
+        nextRound("drained");
+        takeOneFromTheScale();
+        for (int unit = 0; unit < 6; unit++) {
+            save(grams(0, unit));
+        }
+        loseNoUnitAfterAll();
+        for (int hours : List.of(6, 24, 48, 96)) {
+            nextRound(hours < 48 ? hours + " h" : "day " + hours / 24);
+            for (int unit = 0; unit < 6; unit++) {
+                save(grams(hours, unit));
+            }
+        }
+        assertThat(page.locator("#understood")).containsText("is weighed");
+    }
+
+    private String medium() {
+        return page.locator("#unit-treatment span").textContent();
+    }
+
+    private String grams(int hours, int unit) {
+        double left = HELD.get(medium()) * Math.exp(-RATE.get(medium()) * hours) * (1 + 0.01 * unit);
+        return String.format(java.util.Locale.ROOT, "%.1f", 31.5 + DRY.get(medium()) + left);
+    }
+
+    private void nextRound(String look) {
+        enter(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^" + look + ","))));
+        assertThat(page.locator("#expected")).hasText("6");
+        assertThat(page.locator("#value")).isFocused();
+    }
+
+    /** A weight below the empty one is asked about at once, put right with a reason, and undone again. */
+    private void correctAMistake() {
+        String code = codeNow();
+        type("20");
+        assertThat(page.locator("#understood")).hasText("understood as 20 g");
+        press("Enter");
+        assertThat(page.locator("#asked")).containsText("Not heavier than its own empty container (31.5 g)");
+        assertThat(page.locator("#unit-code")).hasText(code);
+        isAccessible();
+        type("twenty");
+        press("Enter");
+        assertThat(page.locator("#asked")).containsText("No number in “twenty”");
+        type("70");
+        assertThat(page.locator("#why")).isVisible();
+        press("Enter");
+        assertThat(page.locator("#unit-code")).not().hasText(code);
+        press("Shift+Enter");
+        assertThat(page.locator("#unit-code")).hasText(code);
+        assertThat(page.locator("#history")).containsText("20.0 g");
+        press("u");
+        assertThat(page.locator("#understood")).hasText("Undone.");
+        assertThat(page.locator("#value")).hasValue("20");
+        press("u");
+        assertThat(page.locator("#value")).hasValue("");
+        forgetExpectedRefusal();
+    }
+
+    /** The browser itself notes every refused request on the console. */
+    private void forgetExpectedRefusal() {
+        forgetComplaints();
+    }
+
+    private void takeOneFromTheScale() {
+        String code = codeNow();
+        press("t");
+        assertThat(page.locator("#scale-says")).containsText("Zeroed");
+        press("s");
+        page.waitForCondition(
+                () -> !codeNow().equals(code) || page.locator("#asked").isVisible());
+        assertThat(page.locator("#scale-display")).containsText(" g");
+        if (codeNow().equals(code)) {
+            press("Enter");
+        }
+        assertThat(page.locator("#unit-code")).not().hasText(code);
+        press("u");
+        assertThat(page.locator("#unit-code")).hasText(code);
+        assertThat(page.locator("#value")).hasValue("");
+    }
+
+    private void loseNoUnitAfterAll() {
+        String code = codeNow();
+        page.locator("#value").evaluate("field => field.select()");
+        press("l");
+        assertThat(page.locator("#mishap")).isVisible();
+        isAccessible();
+        page.keyboard().type("dropped, but whole");
+        press("Enter");
+        assertThat(page.locator(".mishaps")).containsText("dropped, but whole");
+        assertThat(page.locator(".mishaps")).containsText(code);
+        enter(page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Take back: " + code))));
+        assertThat(page.locator(".mishaps")).hasCount(0);
+    }
+
+    private void readTheFindings() {
+        enter(link("Findings"));
+        assertThat(page.locator(".sentence").first())
+                .hasText(Pattern.compile(
+                        "Wood fibre still holds 36 % \\(\\d+–\\d+\\) water by volume after 4 days; crushed"
+                                + " brick is under its refill weight after 1\\.6 days \\(1\\.\\d–1\\.\\d\\)\\."));
+        assertThat(page.locator(".course svg .point")).not().hasCount(0);
+        isAccessible();
+        press("n");
+        assertThat(page.locator("table.numbers").first()).isVisible();
+        press("n");
+        Locator figure = page.locator("a.figure[href*='kind=capacity']").first();
+        enter(figure);
+        assertThat(page.locator("#working")).containsText("mean of the units' own figures");
+        isAccessible();
+        enter(page.locator("#working a", new Page.LocatorOptions().setHasText("its own working"))
+                .first());
+        assertThat(page.locator("#working")).containsText("water held after draining ÷ filled volume");
+        press("Escape");
+        assertThat(page.locator("#working")).isHidden();
+    }
+
+    private void takeTheFilesOutAndIn() {
+        String verdict = page.locator(".sentence").first().textContent();
+        enter(link("Report"));
+        assertThat(page.locator(".sentence").first()).hasText(verdict);
+        isAccessible();
+        enter(link("Files out and in"));
+        isAccessible();
+        Path csv = download("Readings as CSV", "readings.csv");
+        Path zip = download("The whole trial as a zip", "trial.zip");
+        page.locator("#file").setInputFiles(csv);
+        enter(button("Read it in"));
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("0 added, 0 corrected, 42 unchanged.");
+
+        page.navigate("/trials/import");
+        isAccessible();
+        page.locator("#file").setInputFiles(zip);
+        enter(button("Read it in"));
+        enter(link("Findings"));
+        assertThat(page.locator(".sentence").first()).hasText(verdict);
+        page.navigate("/trials");
+        assertThat(page.locator(".trials li")).hasCount(2);
+        isAccessible();
+        press("/");
+        page.keyboard().type("brick");
+        press("Enter");
+        assertThat(page.locator("main")).containsText("2 of 2 for “brick”");
+    }
+
+    private Path download(String name, String file) {
+        Download download = page.waitForDownload(() -> enter(link(name)));
+        Path to = folder.resolve(file);
+        download.saveAs(to);
+        assertThat(to).isNotEmptyFile();
+        return to;
+    }
+}

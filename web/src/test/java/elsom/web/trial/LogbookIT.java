@@ -1,0 +1,187 @@
+package elsom.web.trial;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.CorrectionReason;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.Instrument;
+import elsom.core.trial.MishapKind;
+import elsom.core.trial.Reading;
+import elsom.core.trial.ReadingId;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
+import elsom.web.AppTest;
+import elsom.web.exchange.ExchangeFixture;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.dao.DataIntegrityViolationException;
+
+/** The store, on a real database file. */
+@AppTest
+class LogbookIT {
+    private static final Instant AT = Instant.parse("2026-06-01T09:00:00.123456Z");
+
+    @Autowired
+    private Trials trials;
+
+    @Autowired
+    private Logbook logbook;
+
+    private TrialId trial = new TrialId(0);
+    private UnitCode unit = new UnitCode("K22");
+
+    @BeforeEach
+    void aTrial() {
+        trial = trials.create(ExchangeFixture.drawn(), UUID.randomUUID());
+        unit = trials.snapshot(trial).units().get(0).code();
+    }
+
+    private ReadingRef ref(UnitCode of) {
+        return new ReadingRef(of, 1, new EndpointCode("tare-mass"));
+    }
+
+    private NewReading entry(double value, @Nullable ReadingId replaces) {
+        return new NewReading(
+                ref(unit),
+                value,
+                Double.toString(value),
+                UnitOfMeasure.GRAM,
+                AT,
+                AT,
+                "Bench A",
+                Instrument.HAND,
+                replaces,
+                replaces == null ? null : CorrectionReason.MISTYPED,
+                UUID.randomUUID());
+    }
+
+    private Reading saved(NewReading entry) {
+        Entered entered = logbook.enter(trial, entry);
+        assertThat(entered).isInstanceOf(Entered.Saved.class);
+        return ((Entered.Saved) entered).reading();
+    }
+
+    private @Nullable Double standing() {
+        return trials.snapshot(trial).current(ref(unit)).map(Reading::value).orElse(null);
+    }
+
+    @Test
+    void aTrialComesBackAsItWasStored() {
+        TrialRecord measured = ExchangeFixture.measured();
+        TrialRecord back = trials.snapshot(trials.create(measured, UUID.randomUUID()));
+        assertThat(back.treatments()).isEqualTo(measured.treatments());
+        assertThat(back.units()).isEqualTo(measured.units());
+        assertThat(back.looks()).isEqualTo(measured.looks());
+        assertThat(back.endpoints()).isEqualTo(measured.endpoints());
+        assertThat(back.mishaps()).isEqualTo(measured.mishaps());
+        assertThat(back.readings())
+                .extracting(Reading::value)
+                .isEqualTo(measured.readings().stream().map(Reading::value).toList());
+        assertThat(back.history(measured.readings().get(0).ref())).hasSize(2);
+    }
+
+    @Test
+    void aReadingKeepsEveryDigitAndInstant() {
+        Reading reading = saved(entry(412.30000000000007, null));
+        assertThat(trials.snapshot(trial).readings()).containsExactly(reading);
+    }
+
+    @Test
+    void theSameTokenEntersOnce() {
+        NewReading entry = entry(30, null);
+        assertThat(saved(entry)).isEqualTo(saved(entry));
+        assertThat(trials.snapshot(trial).readings()).hasSize(1);
+        UUID token = UUID.randomUUID();
+        assertThat(trials.create(ExchangeFixture.drawn(), token))
+                .isEqualTo(trials.create(ExchangeFixture.drawn(), token));
+    }
+
+    @Test
+    void whatWasNotSeenIsNotOverwritten() {
+        Reading first = saved(entry(30, null));
+        assertThat(logbook.enter(trial, entry(31, null))).isEqualTo(new Entered.Stale(java.util.Optional.of(first)));
+        Reading second = saved(entry(32, first.id()));
+        assertThat(logbook.enter(trial, entry(33, first.id())))
+                .isEqualTo(new Entered.Stale(java.util.Optional.of(second)));
+        assertThat(standing()).isEqualTo(32);
+    }
+
+    @Test
+    void undoGoesBackOneStepAtATime() {
+        Reading first = saved(entry(30, null));
+        Reading second = saved(entry(32, first.id()));
+        logbook.undo(trial, second.id(), "Bench A", UUID.randomUUID());
+        assertThat(standing()).isEqualTo(30);
+        Reading restored = trials.snapshot(trial).current(ref(unit)).orElseThrow();
+        assertThat(restored.takenAt()).isEqualTo(first.takenAt());
+        assertThat(logbook.undo(trial, second.id(), "Bench A", UUID.randomUUID()))
+                .isInstanceOf(Entered.Stale.class);
+    }
+
+    @Test
+    void afterAnUndoneFirstReadingAnotherCanBeEntered() {
+        Reading first = saved(entry(30, null));
+        logbook.undo(trial, first.id(), "Bench A", UUID.randomUUID());
+        assertThat(standing()).isNull();
+        saved(entry(31, null));
+        assertThat(standing()).isEqualTo(31);
+        assertThat(trials.snapshot(trial).history(ref(unit))).hasSize(3);
+    }
+
+    @Test
+    void aBatchIsEnteredWholeOrNotAtAll() {
+        Reading first = saved(entry(30, null));
+        UnitCode other = trials.snapshot(trial).units().get(1).code();
+        NewReading fresh = new NewReading(
+                ref(other),
+                29.0,
+                "29",
+                UnitOfMeasure.GRAM,
+                AT,
+                AT,
+                "Bench A",
+                Instrument.FILE,
+                null,
+                null,
+                UUID.randomUUID());
+        assertThat(logbook.enterAll(trial, List.of(fresh, entry(31, null)))).hasSize(1);
+        assertThat(trials.snapshot(trial).readings()).hasSize(1);
+        NewReading impossible = entry(Double.NaN, first.id());
+        assertThatThrownBy(() -> logbook.enterAll(trial, List.of(fresh, impossible)))
+                .isInstanceOfAny(IllegalArgumentException.class, DataIntegrityViolationException.class);
+        assertThat(trials.snapshot(trial).readings()).hasSize(1);
+    }
+
+    @Test
+    void manyAtOnceLeaveOneStanding() {
+        List<Entered> answers = IntStream.range(0, 16)
+                .parallel()
+                .mapToObj(i -> logbook.enter(trial, entry(30 + i, null)))
+                .toList();
+        assertThat(answers).filteredOn(Entered.Saved.class::isInstance).hasSize(1);
+        assertThat(trials.snapshot(trial).readings()).hasSize(1);
+    }
+
+    @Test
+    void aMishapIsWrittenOnceAndCanBeTakenBack() {
+        UUID token = UUID.randomUUID();
+        for (int i = 0; i < 2; i++) {
+            logbook.note(trial, MishapKind.LOST, "dropped", List.of(unit), 1, AT, "Bench A", token);
+        }
+        assertThat(trials.snapshot(trial).mishaps()).hasSize(1);
+        assertThat(trials.snapshot(trial).expected(unit, 1)).isFalse();
+        logbook.withdraw(trial, 1);
+        assertThat(trials.snapshot(trial).expected(unit, 1)).isTrue();
+        assertThat(trials.snapshot(trial).mishaps()).hasSize(1);
+    }
+}
