@@ -1,6 +1,7 @@
 package elsom.web.trial;
 
 import elsom.core.trial.CorrectionReason;
+import elsom.core.trial.Corrections;
 import elsom.core.trial.Instrument;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.MishapKind;
@@ -64,7 +65,11 @@ public class Logbook {
     }
 
     private Optional<Reading> standing(TrialId trial, NewReading entry) {
-        return log.latest(trial, entry).map(Rows.ReadingRow::reading).filter(reading -> reading.value() != null);
+        return latest(trial, entry).map(Rows.ReadingRow::reading).filter(reading -> reading.value() != null);
+    }
+
+    private Optional<Rows.ReadingRow> latest(TrialId trial, NewReading entry) {
+        return log.history(trial, entry.ref()).stream().reduce((earlier, later) -> later);
     }
 
     private Entered enterLocked(TrialId trial, NewReading entry) {
@@ -80,7 +85,7 @@ public class Logbook {
         // After an undo nothing stands, but the chain of corrections goes on from what was taken back.
         NewReading chained = seen != null
                 ? entry
-                : log.latest(trial, entry)
+                : latest(trial, entry)
                         .map(row -> entry.superseding(row.id(), CorrectionReason.WEIGHED_AGAIN))
                         .orElse(entry);
         return new Entered.Saved(insert(trial, chained));
@@ -105,10 +110,10 @@ public class Logbook {
                 .orElseThrow(() -> new NotFound(
                         "This trial has no reading " + reading + ".", "/trials/" + trial, "Back to the trial"));
         Instant now = clock.instant();
-        @Nullable ReadingId before = undone.supersedes();
-        Optional<Reading> earlier = before == null
-                ? Optional.empty()
-                : log.reading(trial, before).map(Rows.ReadingRow::reading).filter(r -> r.value() != null);
+        Optional<Reading> earlier = new Corrections(log.history(trial, undone.ref()).stream()
+                        .map(Rows.ReadingRow::reading)
+                        .toList())
+                .before(reading);
         NewReading back = new NewReading(
                 undone.ref(),
                 earlier.map(Reading::value).orElse(null),

@@ -2,6 +2,7 @@ package elsom.web.trial;
 
 import elsom.core.trial.Mishap;
 import elsom.core.trial.ReadingId;
+import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.UnitCode;
 import java.time.Instant;
@@ -32,10 +33,10 @@ interface LogbookMapper {
     Optional<Rows.ReadingRow> reading(@Param("trial") TrialId trial, @Param("reading") ReadingId reading);
 
     @Select(READING + """
-            where trial_id = #{trial} and unit_code = #{r.ref.unit} and look = #{r.ref.look}
-              and endpoint = #{r.ref.endpoint} and sub_reading = #{r.ref.subReading}
-            order by id desc limit 1""")
-    Optional<Rows.ReadingRow> latest(@Param("trial") TrialId trial, @Param("r") NewReading reading);
+            where trial_id = #{trial} and unit_code = #{ref.unit} and look = #{ref.look}
+              and endpoint = #{ref.endpoint} and sub_reading = #{ref.subReading}
+            order by id""")
+    List<Rows.ReadingRow> history(@Param("trial") TrialId trial, @Param("ref") ReadingRef ref);
 
     /** Holds the key that the store gave a new reading. */
     final class NewKey {

@@ -5,7 +5,7 @@ import { newToken, post } from '../kit/sending.js';
 import { Outbox } from './outbox.js';
 import { Scale } from './scale.js';
 
-const PATIENCE_MS = 1500;
+const PATIENCE_MS = 800;
 const UNDERSTAND_AFTER_MS = 120;
 
 const root = document.getElementById('bench');
@@ -21,6 +21,7 @@ let index = Math.max(0, data.tasks.findIndex((task) => task.key === data.start))
 let instrument = 'HAND';
 let keepOdd = ''; // the text that was already asked about
 let busy = false;
+let ahead = ''; // what is typed for the next unit while this one is being saved
 
 const outbox = new Outbox(`${base}/readings`, `elsom-outbox-${data.trial}`, arrived, netState);
 const current = () => data.tasks[index];
@@ -175,7 +176,7 @@ async function save() {
     advance();
     return;
   }
-  busy = true;
+  wait(true);
   keepDraft(task.key, text);
   const entry = {
     key: task.key, unit: task.code, look: data.look, endpoint: task.endpoint, sub: task.sub, text,
@@ -183,15 +184,29 @@ async function save() {
     timing: data.timing, instrument, token: newToken(), typedAt: Date.now(),
   };
   const answer = await outbox.add(entry, PATIENCE_MS);
-  busy = false;
-  if (!answer) {
-    keepDraft(task.key, '');
+  wait(false);
+  if (!answer) keepDraft(task.key, '');
+  if (!answer || (answer.status === 200 && answer.body.status === 'SAVED')) {
+    const typedAhead = ahead;
     advance();
-  } else if (answer.status === 200 && answer.body.status === 'SAVED') {
-    advance();
+    if (typedAhead) retype(typedAhead);
   } else {
+    if (ahead) at('asked').append(` You had begun to type ${ahead} for the next one.`);
     field.focus();
   }
+}
+
+/** While an answer is awaited the field holds still, and what is typed is meant for the next unit. */
+function wait(on) {
+  busy = on;
+  field.readOnly = on;
+  if (on) ahead = '';
+}
+
+function retype(text) {
+  field.value = text;
+  field.setSelectionRange(text.length, text.length);
+  field.dispatchEvent(new Event('input'));
 }
 
 function advance() {
@@ -248,13 +263,16 @@ async function undo() {
   const last = done.pop();
   at('undo').disabled = done.length === 0;
   if (!last || busy) return;
-  busy = true;
+  wait(true);
   const task = byKey.get(last.key);
   try {
     const { status, body } = await post(`${base}/readings/${last.id}/undo`, { token: newToken() });
     task.current = body.current ?? undefined;
     task.history = body.history ?? [];
     task.odd = undefined;
+    // What stands again has a new number; an earlier entry here is undone under that one.
+    done.filter((one) => one.key === last.key).forEach((one) => { one.id = body.current?.id ?? one.id; });
+    wait(false);
     go(data.tasks.indexOf(task));
     if (body.expected) at('done').textContent = body.done;
     understood(status === 200 ? 'Undone.' : body.message, status === 200);
@@ -263,7 +281,7 @@ async function undo() {
     at('undo').disabled = false;
     ask('No connection: it was not undone. Try again when it is back.', true);
   } finally {
-    busy = false;
+    wait(false);
   }
 }
 
@@ -368,6 +386,12 @@ const letters = {
 document.addEventListener('keydown', (event) => {
   if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector('dialog[open]')) return;
   if (typing(event.target) && event.target !== field) return;
+  if (busy) {
+    if (/^[0-9.,]$/.test(event.key)) ahead += event.key;
+    if (event.key === 'Backspace') ahead = ahead.slice(0, -1);
+    event.preventDefault();
+    return;
+  }
   if (event.key === 'Enter' && event.shiftKey) {
     event.preventDefault();
     if (index > 0) go(index - 1);
