@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -23,8 +24,12 @@ public final class TrialRecord {
     private final List<Look> looks;
     private final List<Reading> readings;
     private final List<Mishap> mishaps;
+    private final List<Progress> progress;
     private final Map<ReadingRef, Reading> current = new HashMap<>();
     private final Map<UnitCode, ExperimentalUnit> byCode = new LinkedHashMap<>();
+    private final Map<ReadingRef, List<Reading>> histories = new HashMap<>();
+    private final Map<EndpointCode, Endpoint> endpointsByCode = new HashMap<>();
+    private final Map<String, Container> containersByName = new HashMap<>();
 
     private TrialRecord(
             Trial trial,
@@ -47,8 +52,14 @@ public final class TrialRecord {
                 readings.stream().sorted(Comparator.comparing(Reading::id)).toList();
         this.mishaps = List.copyOf(mishaps);
         units.forEach(unit -> byCode.put(unit.code(), unit));
-        this.readings.forEach(reading -> current.put(reading.ref(), reading));
+        endpoints.forEach(endpoint -> endpointsByCode.put(endpoint.code(), endpoint));
+        containers.forEach(container -> containersByName.put(container.name(), container));
+        this.readings.forEach(reading -> {
+            current.put(reading.ref(), reading);
+            histories.computeIfAbsent(reading.ref(), ref -> new ArrayList<>()).add(reading);
+        });
         current.values().removeIf(reading -> reading.value() == null);
+        this.progress = this.looks.stream().map(this::counted).toList();
     }
 
     /**
@@ -182,17 +193,11 @@ public final class TrialRecord {
     }
 
     public Container container(ExperimentalUnit unit) {
-        return containers.stream()
-                .filter(container -> container.name().equals(unit.container()))
-                .findFirst()
-                .orElseThrow();
+        return Objects.requireNonNull(containersByName.get(unit.container()));
     }
 
     public Endpoint endpoint(EndpointCode code) {
-        return endpoints.stream()
-                .filter(endpoint -> endpoint.code().equals(code))
-                .findFirst()
-                .orElseThrow();
+        return Objects.requireNonNull(endpointsByCode.get(code));
     }
 
     /** The reading that stands for an observation; empty when there is none or it was taken back. */
@@ -202,7 +207,7 @@ public final class TrialRecord {
 
     /** All readings of an observation, first to last, taken-back ones too. */
     public List<Reading> history(ReadingRef ref) {
-        return readings.stream().filter(reading -> reading.ref().equals(ref)).toList();
+        return Collections.unmodifiableList(histories.getOrDefault(ref, List.of()));
     }
 
     /** The last reading entered for an observation, even when it took the value back. */
@@ -234,6 +239,10 @@ public final class TrialRecord {
 
     /** How far a look has come. */
     public Progress progress(Look look) {
+        return progress.get(look.number() - 1);
+    }
+
+    private Progress counted(Look look) {
         int expected = 0;
         int done = 0;
         for (ExperimentalUnit unit : units) {

@@ -36,15 +36,17 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Random;
 import java.util.UUID;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.boot.sql.init.dependency.DependsOnDatabaseInitialization;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionOperations;
 
 /** Fills an empty store with the trials of the demo yard; dates are relative to the day it is first started. */
 @Component
 @ConditionalOnProperty("elsom.demo")
-class DemoData implements ApplicationRunner {
+@DependsOnDatabaseInitialization
+class DemoData implements SmartInitializingSingleton {
     private static final Container TRAY = Container.tray("Roof tray 6 cm", 6, 20, 15);
     private static final Container TUB = Container.taperedRound("Tub 18 cm", 18, 20, 16);
     private static final Container POT = Container.taperedRound("Round pot 9 cm", 8.5, 9, 6.5);
@@ -56,18 +58,23 @@ class DemoData implements ApplicationRunner {
     private final Trials trials;
     private final Logbook logbook;
     private final Clock clock;
+    private final TransactionOperations transaction;
 
-    DemoData(Trials trials, Logbook logbook, Clock clock) {
+    DemoData(Trials trials, Logbook logbook, Clock clock, TransactionOperations transaction) {
         this.trials = trials;
         this.logbook = logbook;
         this.clock = clock;
+        this.transaction = transaction;
     }
 
+    /** Before the first page can be asked for, and whole or not at all. */
     @Override
-    public void run(ApplicationArguments arguments) {
+    public void afterSingletonsInstantiated() {
         if (trials.all().isEmpty()) {
-            roofTrays();
-            plugPots();
+            transaction.executeWithoutResult(status -> {
+                roofTrays();
+                plugPots();
+            });
         }
     }
 

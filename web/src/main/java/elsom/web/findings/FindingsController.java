@@ -39,14 +39,31 @@ class FindingsController {
             @RequestParam(defaultValue = "1") int bench,
             @RequestParam(defaultValue = "0") int at,
             Model model) {
-        TrialRecord record = trials.snapshot(new TrialId(trial));
-        if (bench < 1 || bench > record.benches().size()) {
-            throw missing(trial, "place " + bench);
-        }
+        TrialRecord record = withBench(trial, bench);
         Findings findings = findings(record, at);
         model.addAttribute(
                 "page", FindingsPage.of(record, findings, bench, TrialHeader.Step.FINDINGS, clock.instant()));
         return "findings/findings";
+    }
+
+    @GetMapping("/units")
+    String units(
+            @PathVariable long trial,
+            @RequestParam(defaultValue = "1") int bench,
+            @RequestParam(defaultValue = "0") int at,
+            @RequestParam(defaultValue = "false") boolean sheet,
+            Model model) {
+        TrialRecord record = withBench(trial, bench);
+        model.addAttribute("page", UnitsPage.of(record, findings(record, at), bench, clock.instant()));
+        return sheet ? "findings/units :: units" : "findings/units";
+    }
+
+    private TrialRecord withBench(long trial, int bench) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        if (bench < 1 || bench > record.benches().size()) {
+            throw missing(trial, "place " + bench);
+        }
+        return record;
     }
 
     private Findings findings(TrialRecord record, int at) {

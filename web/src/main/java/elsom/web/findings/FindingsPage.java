@@ -16,6 +16,7 @@ import elsom.web.kit.TrialHeader;
 import java.time.Instant;
 import java.util.List;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** What a trial found, for one of its benches. */
 public record FindingsPage(
@@ -30,7 +31,7 @@ public record FindingsPage(
         String portions,
         List<FigureKind> columns,
         List<GroupLine> groups,
-        List<UnitLine> units,
+        String unitsHref,
         List<RankTable> rankings,
         String apart,
         List<Flag> flags) {
@@ -41,20 +42,14 @@ public record FindingsPage(
     /** A course to draw. */
     public record Chart(String title, String data) {}
 
-    /** A figure in a table, with the address of its working; blank when the data don't give it. */
-    public record Shown(String number, String scatter, String href) {
-        static final Shown NONE = new Shown("", "", "");
-
-        public boolean empty() {
-            return href.isEmpty();
-        }
+    /** A figure in a table, with the address of its working; a dash without one when the data don't give it. */
+    public record Shown(
+            String number, String scatter, @Nullable String href) {
+        static final Shown NONE = new Shown("–", "", null);
     }
 
     /** A treatment's row. */
     public record GroupLine(Swatch swatch, String n, List<Shown> figures) {}
-
-    /** A unit's row. */
-    public record UnitLine(Swatch swatch, String code, boolean lost, List<Shown> figures) {}
 
     /** A ranking. */
     public record RankTable(String title, List<RankLine> lines) {}
@@ -103,17 +98,14 @@ public record FindingsPage(
                 groups.stream()
                         .map(group -> line(record, group, columns, links))
                         .toList(),
-                findings.units().stream()
-                        .filter(unit -> unit.unit().position().bench() == bench)
-                        .map(unit -> line(record, unit, columns, links))
-                        .toList(),
+                links.base() + "/units?bench=" + bench + "&at=" + findings.comparedAt(),
                 here.rankings().stream().map(ranking -> table(record, ranking)).toList(),
                 apart(record, here),
                 findings.flags());
     }
 
     /** Addresses within the findings of one trial. */
-    private record Links(TrialRecord record, int comparedAt, int bench) {
+    record Links(TrialRecord record, int comparedAt, int bench) {
         String base() {
             return "/trials/" + record.trial().id() + "/findings";
         }
@@ -172,18 +164,6 @@ public record FindingsPage(
 
     private static String scatter(FigureKind kind, Summary summary) {
         return summary.sd().isPresent() ? "± " + kind.number(summary.sd().getAsDouble()) : "one unit";
-    }
-
-    private static UnitLine line(TrialRecord record, UnitResult unit, List<FigureKind> columns, Links links) {
-        return new UnitLine(
-                Swatch.of(record.treatment(unit.unit())),
-                unit.unit().code().value(),
-                record.ended(unit.unit().code()).isPresent(),
-                columns.stream()
-                        .map(kind -> unit.figure(kind)
-                                .map(figure -> new Shown(kind.number(figure.value()), "", links.working(kind, unit)))
-                                .orElse(Shown.NONE))
-                        .toList());
     }
 
     private static String apart(TrialRecord record, Findings.BenchFindings here) {

@@ -15,6 +15,7 @@ import org.springframework.web.method.annotation.MethodArgumentTypeMismatchExcep
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.NoHandlerFoundException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 
 /** Turns what went wrong into a page, or into JSON for a script, that says what to do next. */
@@ -31,8 +32,8 @@ class ErrorPages {
                 new ErrorPage("Not here", missing.message(), missing.backTo(), missing.backLabel()));
     }
 
-    @ExceptionHandler
-    ModelAndView missing(NoResourceFoundException missing, HttpServletRequest request, HttpServletResponse response) {
+    @ExceptionHandler({NoResourceFoundException.class, NoHandlerFoundException.class})
+    ModelAndView missing(Exception missing, HttpServletRequest request, HttpServletResponse response) {
         return page(
                 request, response, HttpStatus.NOT_FOUND, ErrorPage.of("Not here", "There is no page at this address."));
     }

@@ -70,7 +70,7 @@ function paint(task) {
   cell.setAttribute('tabindex', here ? '0' : '-1');
   const face = faceText(task.code);
   cell.querySelector('text.face').textContent = waiting ? 'waits' : here && !face ? 'now' : face;
-  cell.querySelectorAll('.face').forEach((part) => part.classList.toggle('empty', !face && !here && !waiting));
+  cell.classList.toggle('bare', !face && !here && !waiting);
   cell.setAttribute('aria-label', `${task.code}, ${task.treatmentName}${here ? ', measuring now' : ''}${face ? `, ${face}` : task.lost ? ', lost' : ', to do'}`);
 }
 

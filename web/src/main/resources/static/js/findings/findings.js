@@ -41,23 +41,36 @@ document.addEventListener('keydown', (event) => {
   if (event.key === 'n' && tableSwitch && !typing(event.target) && !event.ctrlKey && !event.metaKey && !document.querySelector('dialog[open]')) swapTable();
 });
 
-const sheet = document.getElementById('working');
-async function showWorking(href) {
+/** A part of another page of this trial; goes to that page when it can't be had. */
+async function part(href, selector) {
   const response = await fetch(`${href}&sheet=true`);
   if (!response.ok) {
     location.assign(href);
-    return;
+    return null;
   }
-  const parsed = new DOMParser().parseFromString(await response.text(), 'text/html');
-  sheet.replaceChildren(parsed.querySelector('.working'));
+  return new DOMParser().parseFromString(await response.text(), 'text/html').querySelector(selector);
+}
+
+const units = document.getElementById('units');
+units?.addEventListener('toggle', async () => {
+  const table = await part(units.dataset.href, '.sheet');
+  if (table) units.querySelector('.hint').replaceWith(table);
+}, { once: true });
+
+const sheet = document.getElementById('working');
+async function showWorking(href) {
+  const working = await part(href, '.working');
+  if (!working) return;
+  sheet.replaceChildren(working);
   sheet.scrollTop = 0;
   if (!sheet.open) sheet.showModal();
 }
 document.addEventListener('click', (event) => {
   const link = event.target.closest('a');
   if (!sheet || !link || event.ctrlKey || event.metaKey || event.shiftKey) return;
-  if (link.pathname.endsWith('/findings/working')) {
+  const href = link.getAttribute('href') ?? '';
+  if (href.includes('/findings/working?')) {
     event.preventDefault();
-    showWorking(link.href);
+    showWorking(href);
   }
 });

@@ -1,0 +1,72 @@
+package elsom.web.findings;
+
+import elsom.core.trial.Look;
+import elsom.core.trial.TrialRecord;
+import elsom.core.verdict.FigureKind;
+import elsom.core.verdict.Findings;
+import elsom.core.verdict.UnitResult;
+import elsom.web.findings.FindingsPage.Links;
+import elsom.web.findings.FindingsPage.Shown;
+import elsom.web.kit.BenchMap;
+import elsom.web.kit.Swatch;
+import elsom.web.kit.TrialHeader;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+
+/** Every unit of one bench, where it stands and as a table. */
+record UnitsPage(
+        TrialHeader header,
+        BenchMap map,
+        String shownWords,
+        List<FigureKind> columns,
+        List<UnitLine> units,
+        String backHref) {
+
+    /** A unit's row. */
+    record UnitLine(Swatch swatch, String code, boolean lost, List<Shown> figures) {}
+
+    static UnitsPage of(TrialRecord record, Findings findings, int bench, Instant now) {
+        Links links = new Links(record, findings.comparedAt(), bench);
+        List<UnitResult> here = findings.units().stream()
+                .filter(unit -> unit.unit().position().bench() == bench)
+                .toList();
+        List<FigureKind> columns = findings.kinds().stream()
+                .filter(kind -> here.stream().anyMatch(unit -> unit.figure(kind).isPresent()))
+                .toList();
+        Optional<FigureKind> ranked = findings.benches().get(bench - 1).rankings().stream()
+                .map(ranking -> ranking.kind())
+                .findFirst();
+        String look = record.look(findings.comparedAt()).map(Look::name).orElse("");
+        return new UnitsPage(
+                TrialHeader.of(record, now, TrialHeader.Step.FINDINGS, findings.comparedAt()),
+                BenchMap.of(record, bench, unit -> face(findings, unit.code().value(), ranked, links)),
+                ranked.map(kind -> kind.label() + ", " + kind.unitSymbol() + ", at " + look)
+                        .orElse(""),
+                columns,
+                here.stream().map(unit -> line(record, unit, columns, links)).toList(),
+                links.view(bench, findings.comparedAt()));
+    }
+
+    private static BenchMap.Face face(Findings findings, String code, Optional<FigureKind> ranked, Links links) {
+        return findings.units().stream()
+                .filter(unit -> unit.unit().code().value().equals(code))
+                .findFirst()
+                .flatMap(unit -> ranked.flatMap(kind -> unit.figure(kind)
+                        .map(figure -> new BenchMap.Face(
+                                kind.number(figure.value()), BenchMap.State.DONE, links.working(kind, unit)))))
+                .orElseGet(() -> new BenchMap.Face("–", BenchMap.State.LOST, links.base()));
+    }
+
+    private static UnitLine line(TrialRecord record, UnitResult unit, List<FigureKind> columns, Links links) {
+        return new UnitLine(
+                Swatch.of(record.treatment(unit.unit())),
+                unit.unit().code().value(),
+                record.ended(unit.unit().code()).isPresent(),
+                columns.stream()
+                        .map(kind -> unit.figure(kind)
+                                .map(figure -> new Shown(kind.number(figure.value()), "", links.working(kind, unit)))
+                                .orElse(Shown.NONE))
+                        .toList());
+    }
+}
