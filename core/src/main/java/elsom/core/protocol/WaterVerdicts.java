@@ -94,7 +94,11 @@ final class WaterVerdicts {
                 : here.rankings().get(0).best().stream()
                         .map(placed -> findings.group(placed.group()).orElseThrow())
                         .toList();
-        String names = leaders.stream().map(GroupResult::name).collect(Collectors.joining(" and "));
+        String names = leaders.get(0).name()
+                + leaders.stream()
+                        .skip(1)
+                        .map(leader -> " and " + lowerFirst(leader.name()))
+                        .collect(Collectors.joining());
         String shares = leaders.stream()
                 .map(group -> WaterFindings.withInterval(roughly(), stillHeld(group)))
                 .collect(Collectors.joining(" and "));
@@ -158,8 +162,9 @@ final class WaterVerdicts {
         if (places.get(0).tied() && places.get(1).tied()) {
             return new Verdict(
                     firmness(true),
-                    where(bench, pair + " hold the same " + when() + ", within 2 %: no difference that matters."),
-                    "Choose between them on price, weight or air.");
+                    where(bench, pair + " tie " + when() + ": their means are within 2 %."),
+                    "Choose between them on price, weight or air"
+                            + difference.map(WaterVerdicts::stillPossible).orElse("."));
         }
         if (difference.isPresent() && difference.get().clear()) {
             return new Verdict(
@@ -180,6 +185,13 @@ final class WaterVerdicts {
                         bench,
                         "Which of " + lowerFirst(pair) + " holds more " + when() + " can't be told from these units."),
                 more);
+    }
+
+    private static String stillPossible(MeanDifference difference) {
+        double most = Math.max(
+                Math.abs(difference.interval95().low()),
+                Math.abs(difference.interval95().high()));
+        return "; these units leave room for a difference of up to " + Decimals.percent(most, 1) + " points.";
     }
 
     private static double pooledSd(Summary a, Summary b) {

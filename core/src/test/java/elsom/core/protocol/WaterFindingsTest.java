@@ -121,6 +121,16 @@ class WaterFindingsTest {
     }
 
     @Test
+    void aTieSaysHowLargeADifferenceCouldStillBe() {
+        Findings findings = of(aTrial().medium("Wood fibre")
+                .medium("Leaf mould")
+                .dried((t, r) -> 60, (t, r) -> 200 + 20 * r + t, (t, r) -> 0.01));
+        assertThat(sentences(findings).get(0)).startsWith("Leaf mould and wood fibre still hold 23 %");
+        assertThat(sentences(findings).get(1)).contains("tie after 4 days: their means are within 2 %");
+        assertThat(findings.verdicts().get(1).wouldChange()).contains("leave room for a difference of up to");
+    }
+
+    @Test
     void nothingWeighedIsAnAnswerToo() {
         Findings findings = of(aTrial().medium("Wood fibre"));
         assertThat(findings.comparedAt()).isZero();
