@@ -5,11 +5,11 @@ import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -31,9 +31,14 @@ import tools.jackson.databind.node.ObjectNode;
                 "Works out the cases of a JSON file: [{\"id\",\"family\",\"input\"}] in, [{\"id\",\"result\"}] out.")
 public final class Calc implements Callable<Integer> {
     private static final int CANT_READ = 2;
-    private static final Map<String, Family> FAMILIES =
-            List.of(new DryDownFamily(), new WaterRetentionFamily()).stream()
-                    .collect(Collectors.toMap(Family::name, Function.identity()));
+    private static final Map<String, Family> FAMILIES = Stream.of(
+                    new DryDownFamily(),
+                    new MixedFamily(),
+                    new ResidueDecayFamily(),
+                    new TitrationFamily(),
+                    new WaterRetentionFamily(),
+                    new WaterRetentionFitFamily())
+            .collect(Collectors.toMap(Family::name, Function.identity()));
 
     @Parameters(paramLabel = "FILE.json", description = "The cases.")
     private Path file = Path.of("");

@@ -39,9 +39,7 @@ final class DryDownFamily implements Family {
     private static List<TimedMass> points(JsonNode input) {
         List<Double> hours = Inputs.numbers(input, "t");
         List<Double> grams = Inputs.numbers(input, "mass");
-        if (hours.size() != grams.size()) {
-            throw new BadInput("“t” and “mass” must be equally long, got " + hours.size() + " and " + grams.size());
-        }
+        Inputs.sameLength("t", hours, "mass", grams);
         List<TimedMass> points = new ArrayList<>();
         for (int i = 0; i < hours.size(); i++) {
             points.add(new TimedMass(hours.get(i), grams.get(i)));

@@ -52,4 +52,30 @@ final class Inputs {
                 })
                 .toList();
     }
+
+    static int whole(JsonNode object, String field) {
+        return whole(field, number(object, field));
+    }
+
+    static int whole(String field, double value) {
+        if (value != Math.rint(value) || Math.abs(value) > Integer.MAX_VALUE) {
+            throw new BadInput("“" + field + "” must be a whole number, got " + value);
+        }
+        return (int) value;
+    }
+
+    static int[] wholes(String field, List<Double> values) {
+        return values.stream().mapToInt(value -> whole(field, value)).toArray();
+    }
+
+    static double[] array(List<Double> values) {
+        return values.stream().mapToDouble(Double::doubleValue).toArray();
+    }
+
+    static void sameLength(String one, List<?> first, String other, List<?> second) {
+        if (first.size() != second.size()) {
+            throw new BadInput("“" + one + "” and “" + other + "” must be equally long, got " + first.size() + " and "
+                    + second.size());
+        }
+    }
 }

@@ -17,7 +17,12 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Every family against values that were computed elsewhere, each within its own tolerance. */
 class ReferenceTest {
-    private static final Map<String, Family> FILES = Map.of("13_dry_down", new DryDownFamily());
+    private static final Map<String, Family> FILES = Map.of(
+            "12_water_retention_fit", new WaterRetentionFitFamily(),
+            "13_dry_down", new DryDownFamily(),
+            "14_titration", new TitrationFamily(),
+            "15_residue_decay", new ResidueDecayFamily(),
+            "16_mixed", new MixedFamily());
 
     static Stream<Arguments> cases() {
         return FILES.entrySet().stream()

@@ -177,6 +177,8 @@ async function save() {
     return;
   }
   wait(true);
+  clearTimeout(understanding);
+  asked++;
   keepDraft(task.key, text);
   const entry = {
     key: task.key, unit: task.code, look: data.look, endpoint: task.endpoint, sub: task.sub, text,
@@ -288,6 +290,7 @@ async function undo() {
 // ---- what is typed ----
 
 let understanding;
+let asked = 0; // only the answer to the last question counts
 field.addEventListener('input', () => {
   const task = current();
   instrument = 'HAND';
@@ -296,6 +299,7 @@ field.addEventListener('input', () => {
   showWhy();
   ask('', false);
   clearTimeout(understanding);
+  const question = ++asked;
   const text = field.value.trim();
   if (!text) {
     understood('', true);
@@ -305,9 +309,9 @@ field.addEventListener('input', () => {
     try {
       const response = await fetch(`${base}/understood?${new URLSearchParams({ endpoint: task.endpoint, text })}`, { signal: AbortSignal.timeout(3000) });
       const answer = await response.json();
-      if (task === current() && field.value.trim() === text) understood(answer.good ? `understood as ${answer.text}` : answer.text, answer.good);
+      if (question === asked) understood(answer.good ? `understood as ${answer.text}` : answer.text, answer.good);
     } catch {
-      understood('', true);
+      if (question === asked) understood('', true);
     }
   }, UNDERSTAND_AFTER_MS);
 });

@@ -1,0 +1,165 @@
+package elsom.core.stats;
+
+import java.util.Optional;
+import org.apache.commons.statistics.distribution.NormalDistribution;
+
+/**
+ * Logistic regression of counts on one covariate, {@code logit p = a + b x}, by maximum likelihood (iteratively
+ * reweighted least squares, McCullagh & Nelder 1989).
+ *
+ * @param covariance of a and b, in the order aa, ab, bb
+ */
+public record LogisticLine(
+        double intercept, double slope, Covariance covariance, double deviance, int degreesOfFreedom) {
+    private static final int MOST_ITERATIONS = 100;
+    private static final double SETTLED = 1e-12;
+    private static final double RUNAWAY = 500;
+    private static final double Z = NormalDistribution.of(0, 1).inverseSurvivalProbability(0.025);
+
+    /** The covariance of the two estimates. */
+    public record Covariance(double intercept, double both, double slope) {}
+
+    /**
+     * Fits counts.
+     *
+     * @param x covariate of each group
+     * @param n number at risk, above 0
+     * @param k number affected, 0 to n
+     * @return not estimable when the groups are separated, so that the slope has no end
+     */
+    public static Outcome<LogisticLine> fit(double[] x, int[] n, int[] k) {
+        check(x, n, k);
+        if (separated(x, n, k)) {
+            return Outcome.notEstimable("All or nothing on either side of one point: the slope can't be told");
+        }
+        double a = 0;
+        double b = 0;
+        for (int iteration = 0; iteration < MOST_ITERATIONS; iteration++) {
+            Information info = new Information(x, n, k, a, b);
+            if (!(info.determinant() > 0)) {
+                break;
+            }
+            double stepA = (info.bb * info.scoreA - info.ab * info.scoreB) / info.determinant();
+            double stepB = (info.aa * info.scoreB - info.ab * info.scoreA) / info.determinant();
+            a += stepA;
+            b += stepB;
+            if (Math.abs(a) > RUNAWAY) {
+                break;
+            }
+            if (Math.abs(stepA) <= SETTLED * (1 + Math.abs(a)) && Math.abs(stepB) <= SETTLED * (1 + Math.abs(b))) {
+                Information last = new Information(x, n, k, a, b);
+                double d = last.determinant();
+                return Outcome.found(new LogisticLine(
+                        a,
+                        b,
+                        new Covariance(last.bb / d, -last.ab / d, last.aa / d),
+                        deviance(x, n, k, a, b),
+                        x.length - 2));
+            }
+        }
+        return Outcome.notEstimable("The counts do not hold a rising or falling curve");
+    }
+
+    private static void check(double[] x, int[] n, int[] k) {
+        if (x.length != n.length || n.length != k.length || x.length < 2) {
+            throw new IllegalArgumentException("two or more groups with x, n and k are needed, got " + x.length + ", "
+                    + n.length + " and " + k.length);
+        }
+        for (int i = 0; i < n.length; i++) {
+            if (n[i] < 1 || k[i] < 0 || k[i] > n[i] || !Double.isFinite(x[i])) {
+                throw new IllegalArgumentException(
+                        "group " + (i + 1) + ": affected must be 0 to n and n at least 1, got " + k[i] + " of " + n[i]);
+            }
+        }
+    }
+
+    /** Whether some cut of x has all on one side and none on the other, or all groups are alike at the ends. */
+    private static boolean separated(double[] x, int[] n, int[] k) {
+        double highestUnaffected = Double.NEGATIVE_INFINITY;
+        double lowestUnaffected = Double.POSITIVE_INFINITY;
+        double highestAffected = Double.NEGATIVE_INFINITY;
+        double lowestAffected = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < x.length; i++) {
+            if (k[i] > 0) {
+                highestAffected = Math.max(highestAffected, x[i]);
+                lowestAffected = Math.min(lowestAffected, x[i]);
+            }
+            if (k[i] < n[i]) {
+                highestUnaffected = Math.max(highestUnaffected, x[i]);
+                lowestUnaffected = Math.min(lowestUnaffected, x[i]);
+            }
+        }
+        return highestAffected <= lowestUnaffected || highestUnaffected <= lowestAffected;
+    }
+
+    /** Fisher information and score at a point. */
+    private static final class Information {
+        private double aa;
+        private double ab;
+        private double bb;
+        private double scoreA;
+        private double scoreB;
+
+        Information(double[] x, int[] n, int[] k, double a, double b) {
+            for (int i = 0; i < x.length; i++) {
+                double p = 1 / (1 + Math.exp(-a - b * x[i]));
+                double weight = n[i] * p * (1 - p);
+                aa += weight;
+                ab += weight * x[i];
+                bb += weight * x[i] * x[i];
+                scoreA += k[i] - n[i] * p;
+                scoreB += (k[i] - n[i] * p) * x[i];
+            }
+        }
+
+        double determinant() {
+            return aa * bb - ab * ab;
+        }
+    }
+
+    private static double deviance(double[] x, int[] n, int[] k, double a, double b) {
+        double sum = 0;
+        for (int i = 0; i < x.length; i++) {
+            double p = 1 / (1 + Math.exp(-a - b * x[i]));
+            sum += term(k[i], n[i] * p) + term(n[i] - k[i], n[i] * (1 - p));
+        }
+        return 2 * sum;
+    }
+
+    private static double term(double observed, double expected) {
+        return observed > 0 ? observed * Math.log(observed / expected) : 0;
+    }
+
+    /**
+     * Where the curve has a probability.
+     *
+     * @param standardError by the delta method
+     * @param interval95 by the delta method
+     * @param fieller95 by Fieller's theorem; empty when the slope is not clear of 0
+     */
+    public record Inverse(double x, double standardError, Interval interval95, Optional<Interval> fieller95) {}
+
+    /** Where the curve has a probability, above 0 and below 1. */
+    public Inverse at(double probability) {
+        double level = Math.log(probability / (1 - probability));
+        double x = (level - intercept) / slope;
+        double variance =
+                (covariance.intercept() + 2 * x * covariance.both() + x * x * covariance.slope()) / (slope * slope);
+        double error = Math.sqrt(variance);
+        return new Inverse(x, error, new Interval(x - Z * error, x + Z * error), fieller(x));
+    }
+
+    private Optional<Interval> fieller(double x) {
+        double g = Z * Z * covariance.slope() / (slope * slope);
+        if (!(g < 1)) {
+            return Optional.empty();
+        }
+        double centre = x + g / (1 - g) * (x + covariance.both() / covariance.slope());
+        double inside = covariance.intercept()
+                + 2 * x * covariance.both()
+                + x * x * covariance.slope()
+                - g * (covariance.intercept() - covariance.both() * covariance.both() / covariance.slope());
+        double half = Z / (Math.abs(slope) * (1 - g)) * Math.sqrt(Math.max(0, inside));
+        return Optional.of(new Interval(centre - half, centre + half));
+    }
+}
