@@ -13,8 +13,6 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** {@code water_retention_fit}: the retention curve, and water in a column of it. */
 final class WaterRetentionFitFamily implements Family {
-    private static final DoubleUnaryOperator STRAIGHT = z -> 1;
-
     @Override
     public String name() {
         return "water_retention_fit";
@@ -67,7 +65,7 @@ final class WaterRetentionFitFamily implements Family {
         ArrayNode containers = answer.putArray("container");
         if (input.has("heights")) {
             for (double height : Inputs.numbers(input, "heights")) {
-                double mean = Column.meanWater(new Column.Layer(0, height, curve), STRAIGHT);
+                double mean = Column.meanWater(new Column.Layer(0, height, curve), WaterRetentionFitFamily::unitArea);
                 containers
                         .addObject()
                         .put("height", height)
@@ -119,7 +117,7 @@ final class WaterRetentionFitFamily implements Family {
         double mean = Column.meanWater(whole, area);
         ObjectNode answer = Answers.object().put("theta_mean", mean).put("air_space", porosity(input, curve) - mean);
         answer.put("theta_bottom", curve.waterAt(0)).put("theta_top", curve.waterAt(height));
-        if (area == STRAIGHT) {
+        if (Inputs.text(shape, "type").equals("cylinder") && !shape.has("radius")) {
             return answer.putNull("volume_cm3").putNull("water_cm3");
         }
         return answer.put("volume_cm3", Column.volumeMl(whole, area)).put("water_cm3", Column.waterMl(whole, area));
@@ -131,7 +129,9 @@ final class WaterRetentionFitFamily implements Family {
         return switch (type) {
             case "cylinder" -> {
                 OptionalDouble radius = Inputs.optionalNumber(shape, "radius");
-                yield radius.isPresent() ? z -> Math.PI * radius.getAsDouble() * radius.getAsDouble() : STRAIGHT;
+                yield radius.isPresent()
+                        ? z -> Math.PI * radius.getAsDouble() * radius.getAsDouble()
+                        : WaterRetentionFitFamily::unitArea;
             }
             case "frustum" -> {
                 DoubleUnaryOperator radius =
@@ -147,6 +147,11 @@ final class WaterRetentionFitFamily implements Family {
             }
             default -> throw new BadInput("shape must be cylinder, frustum or rect_frustum, got “" + type + "”");
         };
+    }
+
+    /** Any constant section has the same mean. */
+    private static double unitArea(double height) {
+        return 1;
     }
 
     private static DoubleUnaryOperator linear(double bottom, double top, double height) {
