@@ -41,4 +41,8 @@ final class Answers {
         put(node, lower, interval.map(i -> OptionalDouble.of(i.low())).orElse(OptionalDouble.empty()));
         return put(node, upper, interval.map(i -> OptionalDouble.of(i.high())).orElse(OptionalDouble.empty()));
     }
+
+    static ObjectNode number(ObjectNode node, String field, Optional<Double> value) {
+        return put(node, field, value.map(OptionalDouble::of).orElse(OptionalDouble.empty()));
+    }
 }

@@ -33,9 +33,12 @@ public final class Calc implements Callable<Integer> {
     private static final int CANT_READ = 2;
     private static final Map<String, Family> FAMILIES = Stream.of(
                     new DryDownFamily(),
+                    new DunnettFamily(),
                     new MixedFamily(),
+                    new OneWayFamily(),
                     new ResidueDecayFamily(),
                     new TitrationFamily(),
+                    new TukeyFamily(),
                     new WaterRetentionFamily(),
                     new WaterRetentionFitFamily())
             .collect(Collectors.toMap(Family::name, Function.identity()));

@@ -47,9 +47,9 @@ final class ResidueDecayFamily implements Family {
         Outcome<ResidueDecay> outcome = ResidueDecay.fit(samples);
         outcome.whyNot().ifPresent(reason -> answer.put("reason", reason));
         Optional<ResidueDecay> decay = outcome.asOptional();
-        number(answer, "ln_c0", decay.map(d -> d.line().intercept()));
-        number(answer, "c0", decay.map(d -> Math.exp(d.line().intercept())));
-        number(answer, "k", decay.map(ResidueDecay::ratePerDay));
+        Answers.number(answer, "ln_c0", decay.map(d -> d.line().intercept()));
+        Answers.number(answer, "c0", decay.map(d -> Math.exp(d.line().intercept())));
+        Answers.number(answer, "k", decay.map(ResidueDecay::ratePerDay));
         Optional<StraightLine> line = decay.map(ResidueDecay::line);
         Answers.put(answer, "k_se", line.map(StraightLine::slopeError).orElse(OptionalDouble.empty()));
         Answers.put(answer, "k_lower", "k_upper", decay.flatMap(ResidueDecay::rateInterval95));
@@ -64,27 +64,23 @@ final class ResidueDecayFamily implements Family {
         return answer;
     }
 
-    private static void number(ObjectNode node, String field, Optional<Double> value) {
-        Answers.put(node, field, value.map(OptionalDouble::of).orElse(OptionalDouble.empty()));
-    }
-
     private static ObjectNode halfLife(Optional<ResidueDecay> decay, double left) {
         ObjectNode node = Answers.object();
-        number(node, "estimate", decay.flatMap(d -> d.daysTo(left).asOptional()));
+        Answers.number(node, "estimate", decay.flatMap(d -> d.daysTo(left).asOptional()));
         Answers.put(node, "lower", "upper", decay.flatMap(d -> d.daysToInterval95(left)));
         return node;
     }
 
     private static ObjectNode curve(Optional<LeastSquaresFit> fit) {
         ObjectNode node = Answers.object();
-        number(node, "c0", fit.map(f -> f.estimates()[0]));
-        number(node, "c0_se", fit.map(f -> f.standardError(0)));
-        number(node, "k", fit.map(f -> f.estimates()[1]));
-        number(node, "k_se", fit.map(f -> f.standardError(1)));
-        number(node, "rss", fit.map(LeastSquaresFit::residualSumOfSquares));
+        Answers.number(node, "c0", fit.map(f -> f.estimates()[0]));
+        Answers.number(node, "c0_se", fit.map(f -> f.standardError(0)));
+        Answers.number(node, "k", fit.map(f -> f.estimates()[1]));
+        Answers.number(node, "k_se", fit.map(f -> f.standardError(1)));
+        Answers.number(node, "rss", fit.map(LeastSquaresFit::residualSumOfSquares));
         Optional<Double> rate = fit.map(f -> f.estimates()[1]).filter(k -> k > 0);
-        number(node, "dt50", rate.map(k -> Math.log(2) / k));
-        number(node, "dt90", rate.map(k -> Math.log(10) / k));
+        Answers.number(node, "dt50", rate.map(k -> Math.log(2) / k));
+        Answers.number(node, "dt90", rate.map(k -> Math.log(10) / k));
         return node;
     }
 
@@ -149,8 +145,8 @@ final class ResidueDecayFamily implements Family {
     private static ObjectNode dayAt(InjuryDecline curve, double threshold) {
         ObjectNode node = Answers.object().put("threshold", threshold);
         Optional<InjuryDecline.Day> day = curve.dayAt(threshold).asOptional();
-        number(node, "day", day.map(InjuryDecline.Day::day));
-        number(node, "se", day.map(InjuryDecline.Day::standardError));
+        Answers.number(node, "day", day.map(InjuryDecline.Day::day));
+        Answers.number(node, "se", day.map(InjuryDecline.Day::standardError));
         return Answers.put(node, "lower", "upper", day.map(InjuryDecline.Day::interval95));
     }
 }

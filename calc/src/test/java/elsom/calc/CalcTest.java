@@ -44,7 +44,8 @@ class CalcTest {
         assertThat(exit).isZero();
         assertThat(answers().get(0).path("result").path("identifiable").booleanValue())
                 .isFalse();
-        assertThat(answers().get(1).path("error").stringValue()).contains("nonsense", "dry_down, mixed, residue_decay");
+        assertThat(answers().get(1).path("error").stringValue())
+                .contains("nonsense", "dry_down, dunnett_vs_control, mixed");
         assertThat(answers().get(2).path("error").stringValue()).contains("“mass” must hold numbers only");
     }
 

@@ -18,6 +18,9 @@ import tools.jackson.databind.json.JsonMapper;
 /** Every family against values that were computed elsewhere, each within its own tolerance. */
 class ReferenceTest {
     private static final Map<String, Family> FILES = Map.of(
+            "01_one_way_anova", new OneWayFamily(),
+            "02_tukey_hsd", new TukeyFamily(),
+            "03_dunnett_vs_control", new DunnettFamily(),
             "12_water_retention_fit", new WaterRetentionFitFamily(),
             "13_dry_down", new DryDownFamily(),
             "14_titration", new TitrationFamily(),
