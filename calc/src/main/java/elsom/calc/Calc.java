@@ -36,6 +36,8 @@ public final class Calc implements Callable<Integer> {
                     new DunnettFamily(),
                     new MixedFamily(),
                     new OneWayFamily(),
+                    new ProportionsFamily(),
+                    new TTestsFamily(),
                     new ResidueDecayFamily(),
                     new TitrationFamily(),
                     new TukeyFamily(),

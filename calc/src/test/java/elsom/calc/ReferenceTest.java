@@ -18,6 +18,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** Every family against values that were computed elsewhere, each within its own tolerance. */
 class ReferenceTest {
     private static final Map<String, Family> FILES = Map.of(
+            "05_proportions", new ProportionsFamily(),
+            "06_t_tests", new TTestsFamily(),
             "01_one_way_anova", new OneWayFamily(),
             "02_tukey_hsd", new TukeyFamily(),
             "03_dunnett_vs_control", new DunnettFamily(),
