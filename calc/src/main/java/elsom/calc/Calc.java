@@ -36,6 +36,7 @@ public final class Calc implements Callable<Integer> {
                     new DunnettFamily(),
                     new MixedFamily(),
                     new OneWayFamily(),
+                    new PowerFamily(),
                     new ProportionsFamily(),
                     new TTestsFamily(),
                     new ResidueDecayFamily(),
