@@ -32,6 +32,7 @@ import tools.jackson.databind.node.ObjectNode;
 public final class Calc implements Callable<Integer> {
     private static final int CANT_READ = 2;
     private static final Map<String, Family> FAMILIES = Stream.of(
+                    new ContinuousDoseFamily(),
                     new DryDownFamily(),
                     new DunnettFamily(),
                     new MixedFamily(),

@@ -45,7 +45,7 @@ class CalcTest {
         assertThat(answers().get(0).path("result").path("identifiable").booleanValue())
                 .isFalse();
         assertThat(answers().get(1).path("error").stringValue())
-                .contains("nonsense", "dry_down, dunnett_vs_control, mixed");
+                .contains("nonsense", "dose_response_continuous, dry_down");
         assertThat(answers().get(2).path("error").stringValue()).contains("“mass” must hold numbers only");
     }
 

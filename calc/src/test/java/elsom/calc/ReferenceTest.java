@@ -23,6 +23,7 @@ class ReferenceTest {
             Map.entry("03_dunnett_vs_control", new DunnettFamily()),
             Map.entry("05_proportions", new ProportionsFamily()),
             Map.entry("06_t_tests", new TTestsFamily()),
+            Map.entry("07_dose_response_continuous", new ContinuousDoseFamily()),
             Map.entry("11_power", new PowerFamily()),
             Map.entry("12_water_retention_fit", new WaterRetentionFitFamily()),
             Map.entry("13_dry_down", new DryDownFamily()),
