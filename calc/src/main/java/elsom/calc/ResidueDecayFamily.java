@@ -3,6 +3,7 @@ package elsom.calc;
 import elsom.core.curve.LeastSquaresFit;
 import elsom.core.seedling.InjuryDecline;
 import elsom.core.seedling.ResidueDecay;
+import elsom.core.stats.InverseLine;
 import elsom.core.stats.LogisticLine;
 import elsom.core.stats.Outcome;
 import elsom.core.stats.StraightLine;
@@ -96,10 +97,10 @@ final class ResidueDecayFamily implements Family {
                 Answers.object().put("identifiable", outcome.asOptional().isPresent());
         outcome.whyNot().ifPresent(reason -> answer.put("reason", reason));
         outcome.asOptional().ifPresent(line -> {
-            answer.put("intercept", line.intercept());
-            answer.put("intercept_se", Math.sqrt(line.covariance().intercept()));
-            answer.put("slope", line.slope())
-                    .put("slope_se", Math.sqrt(line.covariance().slope()));
+            answer.put("intercept", line.line().intercept());
+            answer.put("intercept_se", Math.sqrt(line.line().varianceOfIntercept()));
+            answer.put("slope", line.line().slope())
+                    .put("slope_se", Math.sqrt(line.line().varianceOfSlope()));
             answer.put("deviance", line.deviance()).put("df", line.degreesOfFreedom());
             ArrayNode thresholds = answer.putArray("thresholds");
             Inputs.numbers(input, "thresholds").forEach(threshold -> thresholds.add(dayAt(line, threshold)));
@@ -108,7 +109,7 @@ final class ResidueDecayFamily implements Family {
     }
 
     private static ObjectNode dayAt(LogisticLine line, double threshold) {
-        LogisticLine.Inverse inverse = line.at(threshold);
+        InverseLine.Place inverse = line.at(threshold);
         ObjectNode node = Answers.object().put("threshold", threshold).put("day", inverse.x());
         node.put("se", inverse.standardError());
         Answers.put(node, "lower", "upper", Optional.of(inverse.interval95()));

@@ -45,7 +45,7 @@ class CalcTest {
         assertThat(answers().get(0).path("result").path("identifiable").booleanValue())
                 .isFalse();
         assertThat(answers().get(1).path("error").stringValue())
-                .contains("nonsense", "dose_response_continuous, dry_down");
+                .contains("nonsense", "dose_response_continuous, dose_response_quantal");
         assertThat(answers().get(2).path("error").stringValue()).contains("“mass” must hold numbers only");
     }
 

@@ -24,6 +24,8 @@ class ReferenceTest {
             Map.entry("05_proportions", new ProportionsFamily()),
             Map.entry("06_t_tests", new TTestsFamily()),
             Map.entry("07_dose_response_continuous", new ContinuousDoseFamily()),
+            Map.entry("08_dose_response_quantal", new QuantalDoseFamily()),
+            Map.entry("09_threshold_slope", new ThresholdFamily()),
             Map.entry("11_power", new PowerFamily()),
             Map.entry("12_water_retention_fit", new WaterRetentionFitFamily()),
             Map.entry("13_dry_down", new DryDownFamily()),

@@ -1,23 +1,15 @@
 package elsom.core.stats;
 
-import java.util.Optional;
-import org.apache.commons.statistics.distribution.NormalDistribution;
-
 /**
  * Logistic regression of counts on one covariate, {@code logit p = a + b x}, by maximum likelihood (iteratively
  * reweighted least squares, McCullagh & Nelder 1989).
  *
- * @param covariance of a and b, in the order aa, ab, bb
+ * @param line a and b with their covariance
  */
-public record LogisticLine(
-        double intercept, double slope, Covariance covariance, double deviance, int degreesOfFreedom) {
+public record LogisticLine(InverseLine line, double deviance, int degreesOfFreedom) {
     private static final int MOST_ITERATIONS = 100;
     private static final double SETTLED = 1e-12;
     private static final double RUNAWAY = 500;
-    private static final double Z = NormalDistribution.of(0, 1).inverseSurvivalProbability(0.025);
-
-    /** The covariance of the two estimates. */
-    public record Covariance(double intercept, double both, double slope) {}
 
     /**
      * Fits counts.
@@ -50,9 +42,7 @@ public record LogisticLine(
                 Information last = new Information(x, n, k, a, b);
                 double d = last.determinant();
                 return Outcome.found(new LogisticLine(
-                        a,
-                        b,
-                        new Covariance(last.bb / d, -last.ab / d, last.aa / d),
+                        new InverseLine(a, b, last.bb / d, -last.ab / d, last.aa / d),
                         deviance(x, n, k, a, b),
                         x.length - 2));
             }
@@ -130,36 +120,8 @@ public record LogisticLine(
         return observed > 0 ? observed * Math.log(observed / expected) : 0;
     }
 
-    /**
-     * Where the curve has a probability.
-     *
-     * @param standardError by the delta method
-     * @param interval95 by the delta method
-     * @param fieller95 by Fieller's theorem; empty when the slope is not clear of 0
-     */
-    public record Inverse(double x, double standardError, Interval interval95, Optional<Interval> fieller95) {}
-
     /** Where the curve has a probability, above 0 and below 1. */
-    public Inverse at(double probability) {
-        double level = Math.log(probability / (1 - probability));
-        double x = (level - intercept) / slope;
-        double variance =
-                (covariance.intercept() + 2 * x * covariance.both() + x * x * covariance.slope()) / (slope * slope);
-        double error = Math.sqrt(variance);
-        return new Inverse(x, error, new Interval(x - Z * error, x + Z * error), fieller(x));
-    }
-
-    private Optional<Interval> fieller(double x) {
-        double g = Z * Z * covariance.slope() / (slope * slope);
-        if (!(g < 1)) {
-            return Optional.empty();
-        }
-        double centre = x + g / (1 - g) * (x + covariance.both() / covariance.slope());
-        double inside = covariance.intercept()
-                + 2 * x * covariance.both()
-                + x * x * covariance.slope()
-                - g * (covariance.intercept() - covariance.both() * covariance.both() / covariance.slope());
-        double half = Z / (Math.abs(slope) * (1 - g)) * Math.sqrt(Math.max(0, inside));
-        return Optional.of(new Interval(centre - half, centre + half));
+    public InverseLine.Place at(double probability) {
+        return line.at(Math.log(probability / (1 - probability)));
     }
 }

@@ -155,7 +155,7 @@ class ComparisonsTest {
                 .isPresent();
         LogisticLine line =
                 LogisticLine.fit(days, n, new int[] {10, 8, 3, 0}).asOptional().orElseThrow();
-        assertThat(line.slope()).isNegative();
+        assertThat(line.line().slope()).isNegative();
         assertThat(line.at(0.5).x()).isBetween(7.0, 14.0);
     }
 
