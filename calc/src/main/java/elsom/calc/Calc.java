@@ -36,6 +36,7 @@ public final class Calc implements Callable<Integer> {
                     new DryDownFamily(),
                     new DunnettFamily(),
                     new MixedFamily(),
+                    new NoecFamily(),
                     new OneWayFamily(),
                     new PowerFamily(),
                     new QuantalDoseFamily(),

@@ -26,6 +26,7 @@ class ReferenceTest {
             Map.entry("07_dose_response_continuous", new ContinuousDoseFamily()),
             Map.entry("08_dose_response_quantal", new QuantalDoseFamily()),
             Map.entry("09_threshold_slope", new ThresholdFamily()),
+            Map.entry("10_noec_loec", new NoecFamily()),
             Map.entry("11_power", new PowerFamily()),
             Map.entry("12_water_retention_fit", new WaterRetentionFitFamily()),
             Map.entry("13_dry_down", new DryDownFamily()),

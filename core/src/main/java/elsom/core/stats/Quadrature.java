@@ -50,4 +50,17 @@ final class Quadrature {
                 high,
                 panels);
     }
+
+    /** Fills points and weights of a composite rule over a range; the arrays hold a multiple of 16. */
+    static void nodes(double from, double to, double[] points, double[] weights) {
+        int panels = points.length / POINTS;
+        double width = (to - from) / panels;
+        for (int panel = 0; panel < panels; panel++) {
+            GaussIntegrator rule = GAUSS.legendre(POINTS, from + panel * width, from + (panel + 1) * width);
+            for (int i = 0; i < POINTS; i++) {
+                points[panel * POINTS + i] = rule.getPoint(i);
+                weights[panel * POINTS + i] = rule.getWeight(i);
+            }
+        }
+    }
 }
