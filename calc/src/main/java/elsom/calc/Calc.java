@@ -35,6 +35,7 @@ public final class Calc implements Callable<Integer> {
                     new ContinuousDoseFamily(),
                     new DryDownFamily(),
                     new DunnettFamily(),
+                    new FactorialFamily(),
                     new MixedFamily(),
                     new NoecFamily(),
                     new OneWayFamily(),
@@ -108,6 +109,9 @@ public final class Calc implements Callable<Integer> {
             answer.set("result", family.work(one.path("input")));
         } catch (BadInput | IllegalArgumentException bad) {
             answer.put("error", bad.getMessage());
+        } catch (RuntimeException unforeseen) {
+            // One case that can't be worked out must not take the others of its file with it.
+            answer.put("error", "could not be worked out (" + unforeseen + ")");
         }
         return answer;
     }

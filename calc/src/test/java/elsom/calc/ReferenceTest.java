@@ -21,6 +21,7 @@ class ReferenceTest {
             Map.entry("01_one_way_anova", new OneWayFamily()),
             Map.entry("02_tukey_hsd", new TukeyFamily()),
             Map.entry("03_dunnett_vs_control", new DunnettFamily()),
+            Map.entry("04_two_way_factorial", new FactorialFamily()),
             Map.entry("05_proportions", new ProportionsFamily()),
             Map.entry("06_t_tests", new TTestsFamily()),
             Map.entry("07_dose_response_continuous", new ContinuousDoseFamily()),

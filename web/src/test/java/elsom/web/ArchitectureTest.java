@@ -28,7 +28,12 @@ class ArchitectureTest {
             .should()
             .onlyDependOnClassesThat()
             .resideInAnyPackage(
-                    "elsom.core..", "java..", "org.jspecify..", "org.hipparchus..", "org.apache.commons.statistics..", "org.apache.commons.numbers..");
+                    "elsom.core..",
+                    "java..",
+                    "org.jspecify..",
+                    "org.hipparchus..",
+                    "org.apache.commons.statistics..",
+                    "org.apache.commons.numbers..");
 
     @ArchTest
     static final ArchRule coreHasNoCycles =
