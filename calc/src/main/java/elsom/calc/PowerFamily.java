@@ -1,7 +1,9 @@
 package elsom.calc;
 
 import elsom.core.design.Power;
+import elsom.core.stats.MaximumT;
 import elsom.core.stats.Outcome;
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import tools.jackson.databind.JsonNode;
@@ -40,9 +42,11 @@ final class PowerFamily implements Family {
                                         units(input, "n1"),
                                         units(input, "n2"),
                                         alpha));
+            case "dunnett_like_mdd" -> againstControl(input, alpha);
             default ->
                 throw new BadInput(
-                        "“kind” must be anova_n, t_n, t_mdd, anova_mdd, prop_n or fisher_power, got “" + kind + "”");
+                        "“kind” must be anova_n, t_n, t_mdd, anova_mdd, dunnett_like_mdd, prop_n or fisher_power, got “"
+                                + kind + "”");
         };
     }
 
@@ -116,6 +120,21 @@ final class PowerFamily implements Family {
 
     private static ObjectNode detectable(double standardised, double sd) {
         return Answers.object().put("delta_over_sd", standardised).put("mdd", standardised * sd);
+    }
+
+    /** The difference from a control that is just significant by Dunnett, with n units in every group. */
+    private static ObjectNode againstControl(JsonNode input, double alpha) {
+        int n = units(input, "n");
+        int treatments =
+                input.has("treatments") ? Inputs.whole(input, "treatments") : Inputs.whole(input, "groups") - 1;
+        if (treatments < 1) {
+            throw new BadInput("at least one treatment beside the control is needed, got " + treatments);
+        }
+        int[] sizes = new int[treatments];
+        Arrays.fill(sizes, n);
+        double critical = MaximumT.of(n, sizes, (treatments + 1.0) * (n - 1)).twoSidedQuantile(alpha);
+        double standardised = critical * Math.sqrt(2.0 / n);
+        return detectable(standardised, sd(input)).put("crit", critical);
     }
 
     private static ObjectNode proportions(double p1, double p2, double alpha, double power) {

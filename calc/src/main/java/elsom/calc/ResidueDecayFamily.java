@@ -109,11 +109,12 @@ final class ResidueDecayFamily implements Family {
     }
 
     private static ObjectNode dayAt(LogisticLine line, double threshold) {
-        InverseLine.Place inverse = line.at(threshold);
-        ObjectNode node = Answers.object().put("threshold", threshold).put("day", inverse.x());
-        node.put("se", inverse.standardError());
-        Answers.put(node, "lower", "upper", Optional.of(inverse.interval95()));
-        return Answers.put(node, "fieller_lower", "fieller_upper", inverse.fieller95());
+        Optional<InverseLine.Place> place = line.at(threshold).asOptional();
+        ObjectNode node = Answers.object().put("threshold", threshold);
+        Answers.number(node, "day", place.map(InverseLine.Place::x));
+        Answers.number(node, "se", place.map(InverseLine.Place::standardError));
+        Answers.put(node, "lower", "upper", place.map(InverseLine.Place::interval95));
+        return Answers.put(node, "fieller_lower", "fieller_upper", place.flatMap(InverseLine.Place::fieller95));
     }
 
     private static ObjectNode percentages(JsonNode input) {

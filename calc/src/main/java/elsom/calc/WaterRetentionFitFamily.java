@@ -140,9 +140,9 @@ final class WaterRetentionFitFamily implements Family {
             }
             case "rect_frustum" -> {
                 DoubleUnaryOperator one =
-                        linear(Inputs.number(shape, "a_bottom"), Inputs.number(shape, "a_top"), height);
+                        linear(side(shape, "a_bottom", "length_bottom"), side(shape, "a_top", "length_top"), height);
                 DoubleUnaryOperator other =
-                        linear(Inputs.number(shape, "b_bottom"), Inputs.number(shape, "b_top"), height);
+                        linear(side(shape, "b_bottom", "width_bottom"), side(shape, "b_top", "width_top"), height);
                 yield z -> one.applyAsDouble(z) * other.applyAsDouble(z);
             }
             default -> throw new BadInput("shape must be cylinder, frustum or rect_frustum, got “" + type + "”");
@@ -152,6 +152,11 @@ final class WaterRetentionFitFamily implements Family {
     /** Any constant section has the same mean. */
     private static double unitArea(double height) {
         return 1;
+    }
+
+    /** A side of a rectangular container, by either of its names. */
+    private static double side(JsonNode shape, String name, String otherName) {
+        return Inputs.number(shape, shape.has(name) ? name : otherName);
     }
 
     private static DoubleUnaryOperator linear(double bottom, double top, double height) {

@@ -87,7 +87,7 @@ public record QuantalFit(
     public static Outcome<QuantalFit> fit(List<QuantalLevel> levels, QuantalLink link, boolean estimateBackground) {
         Optional<Refusal> refusal = refusal(levels);
         if (refusal.isPresent()) {
-            return Outcome.notEstimable(refusal.get().reason());
+            return Outcome.notEstimable(refusal.get().reason() + bracket(levels, refusal.get()));
         }
         List<QuantalLevel> treated = treated(levels);
         Optional<double[]> plain = scoring(treated, link, start(treated, link, 0));
@@ -101,6 +101,24 @@ public record QuantalFit(
         }
         return plain.map(p -> made(estimateBackground ? levels : treated, treated, link, p))
                 .orElseGet(QuantalFit::unsettled);
+    }
+
+    /** The two tested doses that the LC50 lies between, where that is all that can be said. */
+    private static String bracket(List<QuantalLevel> levels, Refusal refusal) {
+        if (refusal != Refusal.COMPLETE_SEPARATION) {
+            return "";
+        }
+        double none = treated(levels).stream()
+                .filter(l -> l.affected() < l.n())
+                .mapToDouble(QuantalLevel::dose)
+                .max()
+                .orElseThrow();
+        double all = treated(levels).stream()
+                .filter(l -> l.affected() == l.n())
+                .mapToDouble(QuantalLevel::dose)
+                .min()
+                .orElse(Double.POSITIVE_INFINITY);
+        return "; half are affected somewhere from " + none + (Double.isInfinite(all) ? " up" : " to " + all);
     }
 
     private static Outcome<QuantalFit> unsettled() {

@@ -120,8 +120,10 @@ public record LogisticLine(InverseLine line, double deviance, int degreesOfFreed
         return observed > 0 ? observed * Math.log(observed / expected) : 0;
     }
 
-    /** Where the curve has a probability, above 0 and below 1. */
-    public InverseLine.Place at(double probability) {
-        return line.at(Math.log(probability / (1 - probability)));
+    /** Where the curve has a probability; not estimable at 0 and 1, which it never reaches. */
+    public Outcome<InverseLine.Place> at(double probability) {
+        return probability > 0 && probability < 1
+                ? Outcome.found(line.at(Math.log(probability / (1 - probability))))
+                : Outcome.notEstimable("The curve never reaches 0 or 1");
     }
 }

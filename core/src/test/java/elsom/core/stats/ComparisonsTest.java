@@ -156,7 +156,8 @@ class ComparisonsTest {
         LogisticLine line =
                 LogisticLine.fit(days, n, new int[] {10, 8, 3, 0}).asOptional().orElseThrow();
         assertThat(line.line().slope()).isNegative();
-        assertThat(line.at(0.5).x()).isBetween(7.0, 14.0);
+        assertThat(line.at(0.5).asOptional().orElseThrow().x()).isBetween(7.0, 14.0);
+        assertThat(line.at(0).whyNot()).isPresent();
     }
 
     @Test
