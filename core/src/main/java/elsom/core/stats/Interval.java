@@ -7,8 +7,4 @@ public record Interval(double low, double high) {
             throw new IllegalArgumentException("an interval runs from low to high, got " + low + " to " + high);
         }
     }
-
-    public boolean overlaps(Interval other) {
-        return low <= other.high && other.low <= high;
-    }
 }

@@ -1,7 +1,6 @@
 package elsom.core.verdict;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 
@@ -56,10 +55,5 @@ public record Ranking(String scope, FigureKind kind, List<Placed> places) {
     /** The groups that share the first place. */
     public List<Placed> best() {
         return places.stream().filter(placed -> placed.place() == 1).toList();
-    }
-
-    /** The group at the end. */
-    public Placed last() {
-        return places.stream().max(Comparator.comparingInt(Placed::place)).orElseThrow();
     }
 }

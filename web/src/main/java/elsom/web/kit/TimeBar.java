@@ -20,8 +20,7 @@ public record TimeBar(List<Tick> ticks, List<Mark> marks, double nowAt, boolean 
     private static final double LEAST_GAP = 7;
 
     /** A look on the strip. */
-    public record Tick(
-            double at, String label, String when, LookState state, boolean here, String href, String anchor) {}
+    public record Tick(double at, String label, String when, LookState state, boolean here, String href) {}
 
     /** A mishap on the strip. */
     public record Mark(double at, String label) {}
@@ -43,8 +42,7 @@ public record TimeBar(List<Tick> ticks, List<Mark> marks, double nowAt, boolean 
                     Times.dayAndTime(planned, record.trial().zone()),
                     LookState.of(record, look, now),
                     look.number() == hereLook,
-                    "/trials/" + record.trial().id() + "/bench?look=" + look.number(),
-                    i == 0 ? "start" : i == record.looks().size() - 1 ? "end" : "middle"));
+                    "/trials/" + record.trial().id() + "/bench?look=" + look.number()));
         }
         double nowHours = Duration.between(record.trial().start(), now).toSeconds() / 3600.0;
         double first = record.looks().get(0).hoursAfterStart();

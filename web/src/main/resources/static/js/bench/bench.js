@@ -194,7 +194,9 @@ async function save() {
     if (typedAhead) retype(typedAhead);
   } else {
     if (ahead) at('asked').append(` You had begun to type ${ahead} for the next one.`);
+    // Selected, so that a number replaces it and a letter is an order again.
     field.focus();
+    field.select();
   }
 }
 

@@ -142,6 +142,12 @@ class JourneyIT extends BrowserTest {
         assertThat(page.locator("#asked")).containsText("Not heavier than its own empty container (31.5 g)");
         assertThat(page.locator("#unit-code")).hasText(code);
         isAccessible();
+        press("u");
+        assertThat(page.locator("#understood")).hasText("Undone.");
+        assertThat(page.locator("#value")).hasValue("");
+        type("20");
+        press("Enter");
+        assertThat(page.locator("#asked")).containsText("Not heavier than its own empty container (31.5 g)");
         type("about x");
         press("Enter");
         assertThat(page.locator("#asked")).containsText("No number in “about x”");
