@@ -15,14 +15,15 @@ public final class UnitCodes {
     private static final String LETTERS = "HKMRTWX";
     private static final String DIGITS = "2346789";
     private static final int BASE = DIGITS.length();
+    private static final int[] WEIGHTS = {3, 2, 5};
 
     /** The most units one trial can have. */
-    public static final int MOST = LETTERS.length() * BASE * BASE;
+    public static final int MOST = 1000;
 
     private UnitCodes() {}
 
     /**
-     * Draws distinct codes in random order; two digits while they suffice (49 codes), else three.
+     * Draws distinct codes in random order, with as few digits as suffice: two for 49 codes, three for 343, else four.
      *
      * @throws IllegalArgumentException if count is below 1 or above {@link #MOST}
      */
@@ -30,38 +31,37 @@ public final class UnitCodes {
         if (count < 1 || count > MOST) {
             throw new IllegalArgumentException("a trial has 1 to " + MOST + " units, asked for " + count);
         }
-        List<UnitCode> pool = count <= LETTERS.length() * BASE ? shortCodes() : longCodes();
+        List<UnitCode> pool = pool(count);
         Collections.shuffle(pool, new Random(seed));
         return List.copyOf(pool.subList(0, count));
     }
 
-    private static List<UnitCode> shortCodes() {
-        List<UnitCode> codes = new ArrayList<>();
-        for (int letter = 0; letter < LETTERS.length(); letter++) {
-            for (int first = 0; first < BASE; first++) {
-                codes.add(code(letter, first, (letter + 3 * first) % BASE));
-            }
+    /** All codes with the fewest free digits that suffice. */
+    private static List<UnitCode> pool(int count) {
+        int free = 1;
+        int size = LETTERS.length() * BASE;
+        while (size < count) {
+            free++;
+            size *= BASE;
+        }
+        List<UnitCode> codes = new ArrayList<>(size);
+        for (int number = 0; number < size; number++) {
+            codes.add(code(number, free));
         }
         return codes;
     }
 
-    private static List<UnitCode> longCodes() {
-        List<UnitCode> codes = new ArrayList<>();
-        for (int letter = 0; letter < LETTERS.length(); letter++) {
-            for (int first = 0; first < BASE; first++) {
-                for (int second = 0; second < BASE; second++) {
-                    codes.add(code(letter, first, second, (letter + 3 * first + 2 * second) % BASE));
-                }
-            }
-        }
-        return codes;
-    }
-
-    private static UnitCode code(int letter, int... digits) {
+    private static UnitCode code(int number, int free) {
+        int letter = number % LETTERS.length();
+        int rest = number / LETTERS.length();
+        int check = letter;
         StringBuilder code = new StringBuilder().append(LETTERS.charAt(letter));
-        for (int digit : digits) {
+        for (int place = 0; place < free; place++) {
+            int digit = rest % BASE;
+            rest /= BASE;
+            check += WEIGHTS[place] * digit;
             code.append(DIGITS.charAt(digit));
         }
-        return new UnitCode(code.toString());
+        return new UnitCode(code.append(DIGITS.charAt(check % BASE)).toString());
     }
 }

@@ -1,13 +1,26 @@
 package elsom.core.protocol;
 
-import elsom.core.trial.Endpoint;
+import elsom.core.design.LayoutKind;
+import elsom.core.plan.Arrangement;
+import elsom.core.plan.Asked;
+import elsom.core.plan.Hours;
+import elsom.core.plan.Measure;
+import elsom.core.plan.Plan;
+import elsom.core.plan.PlannedLook;
+import elsom.core.plan.Pots;
+import elsom.core.plan.Recurring;
+import elsom.core.plan.Rules;
+import elsom.core.plan.Schedule;
+import elsom.core.plan.Site;
+import elsom.core.plan.Treatments;
 import elsom.core.trial.Look;
 import elsom.core.trial.ProtocolCode;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.TrialRecord;
 import elsom.core.verdict.Findings;
-import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -25,24 +38,41 @@ public interface Protocol {
     /** An example of the question it answers. */
     String exampleQuestion();
 
-    List<Endpoint> endpoints();
+    /** What may be measured, with its rule and what units usually scatter. */
+    List<Measure> measures();
 
     /** What is asked of each treatment beforehand. */
     List<TreatmentProperty> properties();
 
-    /** The classes treatments are ranked within. */
+    /** The classes treatments are ranked within; empty for none. */
     List<String> kinds();
 
-    /**
-     * The looks for these later measuring times.
-     *
-     * @param later times after the start, positive, ascending and distinct; the start itself is always a look
-     * @param checkDryness whether to plan the optional checks before the start
-     */
-    List<Look> looks(List<Duration> later, boolean checkDryness);
+    /** Looks to begin a plan with. */
+    List<PlannedLook> usualLooks();
 
-    /** Later measuring times to offer. */
-    List<Duration> usualTimes();
+    /** Recurring steps to begin a plan with. */
+    List<Recurring> usualSteps();
+
+    /** What to do before the start, with cautions in place. */
+    List<Step> preparation();
+
+    /** When its answer holds, and when it does not. */
+    List<String> validity();
+
+    /** What a unit usually is. */
+    Habit habit();
+
+    /**
+     * How a trial of this kind is usually set up.
+     *
+     * @param plants measured in a unit; 0 when nothing grows
+     * @param seeds sown in a unit; 0 when nothing is sown
+     * @param doseMl of drench or solution a unit gets at a time; 0 for none
+     * @param endsTogether whether treatments usually start apart and end together
+     */
+    record Habit(int replicates, LayoutKind layout, int plants, int seeds, double doseMl, boolean endsTogether) {
+        static final Habit POTS = new Habit(4, LayoutKind.BLOCKS, 0, 0, 0, false);
+    }
 
     /** What to do before a look. */
     Step stepBefore(TrialRecord record, Look look);
@@ -56,4 +86,35 @@ public interface Protocol {
      * @param compareAt the look at which to compare; empty for the last one that is complete
      */
     Findings findings(TrialRecord record, OptionalInt compareAt);
+
+    /** A plan to begin with, without treatments. */
+    default Plan begin(String question, ZoneId zone, Instant start, Pots pots, long seed) {
+        Habit habit = habit();
+        return new Plan(
+                code(),
+                new Asked(question, "", List.of(), measures()),
+                Treatments.NONE,
+                new Pots(
+                        pots.container(),
+                        pots.volumeMl(),
+                        habit.plants(),
+                        habit.seeds(),
+                        pots.thousandSeedG(),
+                        pots.settling(),
+                        pots.spare(),
+                        habit.doseMl()),
+                new Arrangement(
+                        habit.layout(),
+                        habit.replicates(),
+                        List.of(Site.named("Bench")),
+                        true,
+                        1,
+                        false,
+                        0,
+                        seed,
+                        List.of()),
+                new Schedule(zone, start, null, List.of(), usualLooks(), usualSteps(), Hours.ANY),
+                Rules.USUAL,
+                null);
+    }
 }

@@ -6,7 +6,20 @@ import java.util.Optional;
 
 /** All kinds of trial there are. */
 public final class Protocols {
-    private static final List<Protocol> ALL = List.of(new WaterHolding());
+    private static final List<Protocol> ALL = List.of(
+            new WaterHolding(),
+            Others.dryDown(),
+            Growth.inPots(),
+            Bioassays.germination(),
+            Bioassays.residue(),
+            Bioassays.plantBack(),
+            Growth.doses(),
+            Growth.salinity(),
+            Others.titration(),
+            Growth.cuttings(),
+            Others.brew(),
+            Others.panel(),
+            Others.free());
 
     private Protocols() {}
 

@@ -1,5 +1,9 @@
 package elsom.core.protocol;
 
+import elsom.core.plan.Direction;
+import elsom.core.plan.Measure;
+import elsom.core.plan.PlannedLook;
+import elsom.core.plan.Recurring;
 import elsom.core.quantity.Spans;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Endpoint;
@@ -36,22 +40,33 @@ public final class WaterHolding implements Protocol {
     private static final double HEAVIEST_G = 50_000;
     private static final double LONGEST_DROP_S = 7200;
 
-    private static final List<Endpoint> ENDPOINTS = List.of(
-            Endpoint.single(TARE, "Empty container", UnitOfMeasure.GRAM, 0, HEAVIEST_G, 1),
-            Endpoint.single(DRY, "Container and dry medium", UnitOfMeasure.GRAM, 0, HEAVIEST_G, 1),
-            Endpoint.single(DROP, "Water drop soaks in after", UnitOfMeasure.SECOND, 0, LONGEST_DROP_S, 0),
-            Endpoint.single(WET, "Container and wet medium", UnitOfMeasure.GRAM, 0, HEAVIEST_G, 1));
+    private static final List<Integer> USUAL_HOURS = List.of(2, 6, 24, 48, 72, 120);
 
-    private static final Caution DUST = new Caution(
-            "Damp dusty media down, wear a mask, wash your hands: peat, perlite, compost and biochar dust irritate,"
-                    + " and media can carry Legionella.",
-            "the bag's safety notes and your doctor");
-    private static final Caution OVEN = new Caution(
-            "Ventilate while drying. Never dry contaminated media in a kitchen oven.",
-            "the oven's maker and local rules");
-    private static final Caution MAINS = new Caution(
-            "Keep the scale's mains lead away from the soaking tubs; use an RCD/GFCI socket.",
-            "a licensed electrician");
+    private static final List<Measure> MEASURES = List.of(
+            measure(
+                    Endpoint.single(TARE, "Empty container", UnitOfMeasure.GRAM, 0, HEAVIEST_G, 1),
+                    "empty and clean, code written on",
+                    0.02,
+                    10),
+            measure(
+                    Endpoint.single(DRY, "Container and dry medium", UnitOfMeasure.GRAM, 0, HEAVIEST_G, 1),
+                    "dried until the weight stays, filled to the same mark",
+                    0.04,
+                    30),
+            measure(
+                    Endpoint.single(DROP, "Water drop soaks in after", UnitOfMeasure.SECOND, 0, LONGEST_DROP_S, 0),
+                    "one drop on the surface, until it is gone",
+                    0.4,
+                    60),
+            measure(
+                    Endpoint.single(WET, "Container and wet medium", UnitOfMeasure.GRAM, 0, HEAVIEST_G, 1),
+                    "no drop falling for a minute, outside wiped",
+                    0.06,
+                    15));
+
+    private static Measure measure(Endpoint endpoint, String rule, double cv, int seconds) {
+        return new Measure(endpoint, rule, "", 0, Direction.HIGHER, cv, seconds);
+    }
 
     @Override
     public ProtocolCode code() {
@@ -75,8 +90,8 @@ public final class WaterHolding implements Protocol {
     }
 
     @Override
-    public List<Endpoint> endpoints() {
-        return ENDPOINTS;
+    public List<Measure> measures() {
+        return MEASURES;
     }
 
     @Override
@@ -90,27 +105,63 @@ public final class WaterHolding implements Protocol {
     }
 
     @Override
-    public List<Duration> usualTimes() {
-        return List.of(2, 6, 24, 48, 72, 120).stream().map(Duration::ofHours).toList();
+    public List<PlannedLook> usualLooks() {
+        return looks(USUAL_HOURS.stream().map(Duration::ofHours).toList(), false);
     }
 
-    @Override
-    public List<Look> looks(List<Duration> later, boolean checkDryness) {
-        List<Look> looks = new ArrayList<>();
-        add(looks, "empty", Duration.ofHours(-4), TARE);
-        add(looks, "dry", Duration.ofHours(-3), DRY);
+    /**
+     * Looks with these later weighings.
+     *
+     * @param later times after draining, positive, ascending and distinct; the drained weight itself is always a look
+     * @param checkDryness whether to weigh dry twice and time a water drop
+     */
+    public static List<PlannedLook> looks(List<Duration> later, boolean checkDryness) {
+        List<PlannedLook> looks = new ArrayList<>();
+        looks.add(new PlannedLook("empty", Duration.ofHours(-4), List.of(TARE)));
+        looks.add(new PlannedLook("dry", Duration.ofHours(-3), List.of(DRY)));
         if (checkDryness) {
-            add(looks, "dry again", Duration.ofHours(-2), DRY, DROP);
+            looks.add(new PlannedLook("dry again", Duration.ofHours(-2), List.of(DRY, DROP)));
         }
-        add(looks, "drained", Duration.ZERO, WET);
+        looks.add(new PlannedLook("drained", Duration.ZERO, List.of(WET)));
         for (Duration time : later) {
-            add(looks, Spans.tick(time.toSeconds() / 3600.0), time, WET);
+            looks.add(new PlannedLook(Spans.tick(time.toSeconds() / 3600.0), time, List.of(WET)));
         }
         return List.copyOf(looks);
     }
 
-    private static void add(List<Look> looks, String name, Duration afterStart, EndpointCode... endpoints) {
-        looks.add(new Look(looks.size() + 1, name, afterStart, List.of(endpoints)));
+    @Override
+    public List<Recurring> usualSteps() {
+        return List.of();
+    }
+
+    @Override
+    public List<Step> preparation() {
+        return List.of(
+                new Step(
+                        "Sieve and dry",
+                        List.of(
+                                "Sieve dust out of every medium with the same sieve.",
+                                "Dry each until two weighings an hour apart differ by less than 0.5 %."),
+                        List.of(Cautions.DUST, Cautions.OVEN)),
+                new Step(
+                        "Containers and scale",
+                        List.of(
+                                "Write each code on its container with a pencil or paint pen, or stick its label on.",
+                                "Check the scale with something of known weight."),
+                        List.of(Cautions.MAINS)));
+    }
+
+    @Override
+    public List<String> validity() {
+        return List.of(
+                "Compares media at one depth only: a deeper container holds less water per litre.",
+                "Two dry weighings must agree within 0.5 %, else water held is guessed too low.",
+                "Drying rates hold for the light, warmth and wind they were measured in.");
+    }
+
+    @Override
+    public Habit habit() {
+        return Habit.POTS;
     }
 
     @Override
@@ -130,7 +181,7 @@ public final class WaterHolding implements Protocol {
                     List.of(
                             "Dry on for another hour or day; the weight is constant when it changes by less than 0.5 %.",
                             "Put one drop of water on the surface and time it until it is gone."),
-                    List.of(OVEN));
+                    List.of(Cautions.OVEN));
         }
         if (look.endpoints().contains(DRY)) {
             return new Step(
@@ -138,7 +189,7 @@ public final class WaterHolding implements Protocol {
                     List.of(
                             "Sieve dust out and dry the medium until its weight stays the same.",
                             "Fill every container to the same volume and tap it down the same number of times."),
-                    List.of(DUST, OVEN));
+                    List.of(Cautions.DUST, Cautions.OVEN));
         }
         return isDrained(record, look)
                 ? new Step(
@@ -146,7 +197,7 @@ public final class WaterHolding implements Protocol {
                         List.of(
                                 "Soak for an hour, or until it sinks. Note any that float.",
                                 "Drain until no drop falls for a minute, wipe the outside, weigh."),
-                        List.of(MAINS))
+                        List.of(Cautions.MAINS))
                 : new Step(
                         "Weigh again",
                         List.of(

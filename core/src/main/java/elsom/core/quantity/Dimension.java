@@ -9,7 +9,13 @@ public enum Dimension {
     FRACTION("a share"),
     COUNT("a count"),
     DENSITY("a density"),
-    RATE("a rate");
+    RATE("a rate"),
+    CONCENTRATION("a concentration"),
+    CONDUCTIVITY("a conductivity"),
+    ACIDITY("a pH"),
+    TEMPERATURE("a temperature"),
+    SCORE("a score"),
+    LIGHT("a light intensity");
 
     private final String words;
 

@@ -7,7 +7,7 @@ import java.util.Optional;
 
 /**
  * A unit people type or read, with its factor to the base unit of its dimension (g, mL, cm, h, fraction, g/mL, per
- * day). Conversions of US and imperial units are the exact ones of NIST Handbook 44, appendix C, to the digits given.
+ * day, g/L, mS/cm at 25 °C, °C). Conversions of US and imperial units are the exact ones of NIST Handbook 44, appendix C, to the digits given.
  */
 public enum UnitOfMeasure {
     GRAM(Dimension.MASS, 1, "g", "gram", "grams", "gr", "gm"),
@@ -42,7 +42,18 @@ public enum UnitOfMeasure {
 
     GRAM_PER_MILLILITRE(Dimension.DENSITY, 1, "g/mL", "g/ml", "g/cm3"),
 
-    PER_DAY(Dimension.RATE, 1, "per day");
+    PER_DAY(Dimension.RATE, 1, "per day"),
+
+    MILLILITRE_PER_LITRE(Dimension.FRACTION, 0.001, "mL/L"),
+    GRAM_PER_LITRE(Dimension.CONCENTRATION, 1, "g/L"),
+    MILLIGRAM_PER_LITRE(Dimension.CONCENTRATION, 0.001, "mg/L"),
+    MICROGRAM_PER_MILLILITRE(Dimension.CONCENTRATION, 0.001, "µg/mL", "ug/mL"),
+    MILLISIEMENS_PER_CENTIMETRE(Dimension.CONDUCTIVITY, 1, "mS/cm", "dS/m"),
+    MICROSIEMENS_PER_CENTIMETRE(Dimension.CONDUCTIVITY, 0.001, "µS/cm", "uS/cm"),
+    PH(Dimension.ACIDITY, 1, "pH"),
+    CELSIUS(Dimension.TEMPERATURE, 1, "°C", "C"),
+    POINT(Dimension.SCORE, 1, "points", "point"),
+    PHOTON_FLUX(Dimension.LIGHT, 1, "µmol/m²/s", "umol");
 
     private final Dimension dimension;
     private final double toBase;

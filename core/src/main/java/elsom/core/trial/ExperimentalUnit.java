@@ -27,4 +27,13 @@ public record ExperimentalUnit(
             throw new IllegalArgumentException("treatment, replicate and block of " + code + " start at 1");
         }
     }
+
+    /** The same unit on another place. */
+    public ExperimentalUnit at(BenchPosition place, int inBlock) {
+        return new ExperimentalUnit(code, treatment, replicate, container, filledVolumeMl, inBlock, place);
+    }
+
+    ExperimentalUnit as(int otherTreatment, int otherReplicate) {
+        return new ExperimentalUnit(code, otherTreatment, otherReplicate, container, filledVolumeMl, block, position);
+    }
 }

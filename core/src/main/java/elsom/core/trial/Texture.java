@@ -13,10 +13,14 @@ public enum Texture {
     FLECKS,
     CHEVRONS,
     LATTICE,
-    BARS;
+    BARS,
+    /** No pattern: what every unit looks like while a trial is blind. */
+    PLAIN;
+
+    static final int PATTERNS = 12;
 
     /** The texture of the n-th treatment, 1-based; each is used once before any comes back. */
     public static Texture forTreatment(int number) {
-        return values()[(number - 1) % values().length];
+        return values()[(number - 1) % PATTERNS];
     }
 }

@@ -9,8 +9,9 @@ public enum Tint {
     MOSS,
     PLUM;
 
-    /** The tint of the n-th treatment, 1-based. */
+    /** The tint of the n-th treatment, 1-based; a texture that comes back does so in another tint. */
     public static Tint forTreatment(int number) {
-        return values()[(number - 1) % values().length];
+        int round = (number - 1) / Texture.PATTERNS;
+        return values()[(number - 1 + round * values().length / 2) % values().length];
     }
 }

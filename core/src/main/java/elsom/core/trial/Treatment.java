@@ -23,7 +23,7 @@ public record Treatment(
         Tint tint,
         Map<TreatmentProperty, Double> properties) {
     public static final int LONGEST_NAME = 60;
-    public static final int MOST = 12;
+    public static final int MOST = 24;
 
     public Treatment {
         if (number < 1 || number > MOST) {

@@ -6,7 +6,13 @@ import elsom.core.quantity.UnitOfMeasure;
 public enum TreatmentProperty {
     ORGANIC_MATTER("organic matter", UnitOfMeasure.FRACTION, 0, 1),
     /** 1 when the medium was wetted before it was dried and soaked, to compare with the same medium soaked dry. */
-    PREWETTED("pre-wetted", UnitOfMeasure.COUNT, 0, 1);
+    PREWETTED("pre-wetted", UnitOfMeasure.COUNT, 0, 1),
+    /** Elemental nitrogen in a product, by mass. */
+    NITROGEN("nitrogen", UnitOfMeasure.FRACTION, 0, 1),
+    /** Product in a litre of medium or water, as given. */
+    PRODUCT_RATE("product", UnitOfMeasure.GRAM_PER_LITRE, 0, 1e6),
+    /** The level of the dose that a series runs over, in the unit of its factor. */
+    DOSE("dose", UnitOfMeasure.COUNT, 0, 1e9);
 
     private final String label;
     private final UnitOfMeasure unit;

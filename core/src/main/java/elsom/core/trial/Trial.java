@@ -10,6 +10,7 @@ import java.time.ZoneId;
  * @param start the instant that looks are planned from
  * @param seed what the layout and the codes were drawn from, so that the draw can be repeated
  * @param refillFraction the share of the water first held at which a unit is due for watering, 0 to 1
+ * @param blind whether bench, labels and files show codes only, until somebody unblinds it
  */
 public record Trial(
         TrialId id,
@@ -19,7 +20,9 @@ public record Trial(
         Instant start,
         WateringSchool watering,
         double refillFraction,
-        long seed) {
+        long seed,
+        TrialStage stage,
+        boolean blind) {
     public static final int LONGEST_QUESTION = 200;
 
     public Trial {
@@ -30,5 +33,19 @@ public record Trial(
         if (!(refillFraction > 0 && refillFraction < 1)) {
             throw new IllegalArgumentException("refill fraction must be above 0 and below 1, got " + refillFraction);
         }
+    }
+
+    public boolean started() {
+        return stage == TrialStage.STARTED;
+    }
+
+    public Trial with(TrialId number) {
+        return new Trial(number, question, protocol, zone, start, watering, refillFraction, seed, stage, blind);
+    }
+
+    /** The same trial as it stands after it was started. */
+    public Trial begun(boolean staysBlind) {
+        return new Trial(
+                id, question, protocol, zone, start, watering, refillFraction, seed, TrialStage.STARTED, staysBlind);
     }
 }

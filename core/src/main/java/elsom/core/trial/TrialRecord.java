@@ -15,6 +15,9 @@ import java.util.stream.Collectors;
 
 /** A trial with all that was recorded, as it stood at one instant. Immutable; lookups are indexed. */
 public final class TrialRecord {
+    /** What a treatment is called while the trial is blind. */
+    public static final String HIDDEN = "hidden until unblinding";
+
     private final Trial trial;
     private final List<Treatment> treatments;
     private final List<Container> containers;
@@ -84,6 +87,25 @@ public final class TrialRecord {
             throw new IllegalArgumentException(String.join("; ", problems));
         }
         return made;
+    }
+
+    /** This trial under another number or stage. */
+    public TrialRecord with(Trial changed) {
+        return new TrialRecord(changed, treatments, containers, benches, units, endpoints, looks, readings, mishaps);
+    }
+
+    /**
+     * What somebody may see who must not know which unit got what: every unit looks the same and belongs to one
+     * treatment without a name. Everything else is as it is.
+     */
+    public TrialRecord codesOnly() {
+        Treatment hidden = new Treatment(
+                1, Treatment.codeFor(1), HIDDEN, "", "", ControlKind.NONE, Texture.PLAIN, Tint.SLATE, Map.of());
+        List<ExperimentalUnit> plain = new ArrayList<>();
+        for (ExperimentalUnit unit : units) {
+            plain.add(unit.as(1, plain.size() + 1));
+        }
+        return new TrialRecord(trial, List.of(hidden), containers, benches, plain, endpoints, looks, readings, mishaps);
     }
 
     private List<String> problems() {

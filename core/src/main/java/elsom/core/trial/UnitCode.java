@@ -4,11 +4,11 @@ import java.util.regex.Pattern;
 
 /** The short code written on a unit, such as K34; unique within a trial. */
 public record UnitCode(String value) implements Comparable<UnitCode> {
-    private static final Pattern SHAPE = Pattern.compile("[A-Z][0-9]{2,3}");
+    private static final Pattern SHAPE = Pattern.compile("[A-Z][0-9]{2,4}");
 
     public UnitCode {
         if (!SHAPE.matcher(value).matches()) {
-            throw new IllegalArgumentException("a unit code is a letter and two or three digits, got " + value);
+            throw new IllegalArgumentException("a unit code is a letter and two to four digits, got " + value);
         }
     }
 

@@ -11,7 +11,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class UnitCodesTest {
     @ParameterizedTest
-    @ValueSource(ints = {1, 24, 49, 50, 200, 343})
+    @ValueSource(ints = {1, 24, 49, 50, 200, 343, 1000})
     void noSlipOfOneCharacterMakesAnotherCode(int count) {
         List<UnitCode> codes = UnitCodes.draw(count, 42);
         assertThat(codes).hasSize(count).doesNotHaveDuplicates();
@@ -47,7 +47,7 @@ class UnitCodesTest {
     @Test
     void leavesOutWhatIsMisread() {
         assertThat(UnitCodes.draw(UnitCodes.MOST, 3))
-                .allSatisfy(code -> assertThat(code.value()).matches("[HKMRTWX][2346789]{3}"));
+                .allSatisfy(code -> assertThat(code.value()).matches("[HKMRTWX][2346789]{4}"));
     }
 
     @Test
@@ -57,6 +57,6 @@ class UnitCodesTest {
 
     @Test
     void refusesMoreThanThereAre() {
-        assertThatThrownBy(() -> UnitCodes.draw(UnitCodes.MOST + 1, 1)).hasMessageContaining("343");
+        assertThatThrownBy(() -> UnitCodes.draw(UnitCodes.MOST + 1, 1)).hasMessageContaining("1000");
     }
 }

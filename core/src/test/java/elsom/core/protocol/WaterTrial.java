@@ -1,5 +1,13 @@
 package elsom.core.protocol;
 
+import elsom.core.design.LayoutKind;
+import elsom.core.plan.Arrangement;
+import elsom.core.plan.Hours;
+import elsom.core.plan.Plan;
+import elsom.core.plan.PlannedTreatment;
+import elsom.core.plan.Pots;
+import elsom.core.plan.Site;
+import elsom.core.plan.Treatments;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Container;
 import elsom.core.trial.ControlKind;
@@ -14,8 +22,8 @@ import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TreatmentProperty;
+import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import elsom.core.trial.WateringSchool;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -33,7 +41,7 @@ public final class WaterTrial {
     private static final Container POT = Container.taperedRound("Round pot 9 cm", 8.5, 9, 6.5);
     private static final Container TUB = Container.taperedRound("Tub 18 cm", 18, 20, 16);
 
-    private final List<TrialPlan.Planned> treatments = new ArrayList<>();
+    private final List<PlannedTreatment> treatments = new ArrayList<>();
     private List<String> places = List.of("Bench");
     private int replicates = 3;
     private List<Duration> times = hours(6, 24, 48, 96);
@@ -73,7 +81,8 @@ public final class WaterTrial {
             properties.put(TreatmentProperty.PREWETTED, 1.0);
         }
         String name = material + (wetted ? ", pre-wetted" : "") + (container == TUB ? ", tub" : "");
-        treatments.add(new TrialPlan.Planned(name, material, kind, ControlKind.NONE, properties, container, VOLUME_ML));
+        treatments.add(new PlannedTreatment(
+                name, material, kind, ControlKind.NONE, properties, container, VOLUME_ML, List.of()));
         return this;
     }
 
@@ -99,19 +108,20 @@ public final class WaterTrial {
 
     public TrialRecord drawn() {
         if (record == null) {
-            record = new TrialPlan(
-                            new WaterHolding(),
-                            "Which holds water?",
-                            ZoneOffset.UTC,
-                            START,
-                            WateringSchool.SAME_FOR_ALL,
-                            0.5,
-                            treatments,
-                            places,
+            Plan begun = new WaterHolding().begin("Which holds water?", ZoneOffset.UTC, START, Pots.of(POT), 7);
+            Plan plan = begun.with(Treatments.listed(treatments), begun.pots())
+                    .with(new Arrangement(
+                            LayoutKind.BLOCKS,
                             replicates,
-                            times,
-                            checkDryness)
-                    .draw(7);
+                            places.stream().map(Site::named).toList(),
+                            true,
+                            0,
+                            false,
+                            0,
+                            7,
+                            List.of()))
+                    .with(begun.schedule().with(WaterHolding.looks(times, checkDryness), List.of(), Hours.ANY));
+            record = plan.draw(new TrialId(0));
         }
         return record;
     }

@@ -1,0 +1,61 @@
+package elsom.core.plan;
+
+import elsom.core.design.LayoutKind;
+import elsom.core.trial.BenchPosition;
+import elsom.core.trial.UnitCode;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * How many units, where, and drawn from which seed.
+ *
+ * @param replicates units of each treatment: on each site, or in all, as {@code everySite} says
+ * @param everySite true when every treatment stands on each site with all its replicates
+ * @param wholePlotFactor number of the factor that is given to whole groups in a split-plot, from 1
+ * @param guards whether a ring of unmeasured units stands around the others
+ * @param rotateEveryDays how often every unit moves on by one place within its block; 0 for never
+ * @param moves changes made by hand after the draw, in order
+ */
+public record Arrangement(
+        LayoutKind kind,
+        int replicates,
+        List<Site> sites,
+        boolean everySite,
+        int wholePlotFactor,
+        boolean guards,
+        int rotateEveryDays,
+        long seed,
+        List<Move> moves) {
+    public static final int MOST_REPLICATES = 50;
+
+    /** A unit put on another place by hand; what stands there changes places with it. */
+    public record Move(UnitCode unit, BenchPosition to) {}
+
+    public Arrangement {
+        sites = List.copyOf(sites);
+        moves = List.copyOf(moves);
+        if (replicates < 1 || replicates > MOST_REPLICATES) {
+            throw new IllegalArgumentException("replicates are 1 to " + MOST_REPLICATES + ", got " + replicates);
+        }
+        if (sites.isEmpty() || sites.size() > Site.MOST) {
+            throw new IllegalArgumentException("a trial stands on 1 to " + Site.MOST + " benches, got " + sites.size());
+        }
+    }
+
+    /** Drawn from a seed, nothing moved by hand. */
+    public Arrangement drawnFrom(long newSeed) {
+        return new Arrangement(
+                kind, replicates, sites, everySite, wholePlotFactor, guards, rotateEveryDays, newSeed, List.of());
+    }
+
+    public Arrangement moved(Move move) {
+        List<Move> all = new ArrayList<>(moves);
+        all.add(move);
+        return new Arrangement(kind, replicates, sites, everySite, wholePlotFactor, guards, rotateEveryDays, seed, all);
+    }
+
+    public Arrangement withReplicates(int number) {
+        return new Arrangement(
+                kind, number, sites, everySite, wholePlotFactor, guards, rotateEveryDays, seed, List.of());
+    }
+}

@@ -1,0 +1,53 @@
+package elsom.core.plan;
+
+import elsom.core.quantity.UnitOfMeasure;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Something that is varied on purpose.
+ *
+ * @param unit of the levels' amounts; COUNT when levels are only names
+ * @param labelRate the label's rate on this factor's scale; null when there is none
+ * @param expectedEffect where an effect is expected; null when nobody knows
+ */
+public record Factor(
+        String name,
+        FactorKind kind,
+        UnitOfMeasure unit,
+        List<Level> levels,
+        @Nullable Double labelRate,
+        @Nullable Double expectedEffect) {
+    public static final int MOST = 3;
+    public static final int MOST_LEVELS = 12;
+
+    /**
+     * A level.
+     *
+     * @param amount in the factor's unit; null for a level that is only named
+     * @param control whether it is what the others are compared with
+     */
+    public record Level(String name, @Nullable Double amount, boolean control) {}
+
+    public Factor {
+        levels = List.copyOf(levels);
+        if (name.isBlank() || levels.size() < 2 || levels.size() > MOST_LEVELS) {
+            throw new IllegalArgumentException("a factor has a name and 2 to " + MOST_LEVELS + " levels, got “" + name
+                    + "” with " + levels.size());
+        }
+        Set<String> names = new HashSet<>();
+        levels.forEach(level -> {
+            if (!names.add(level.name().toLowerCase(Locale.ROOT))) {
+                throw new IllegalArgumentException("two levels of “" + name + "” are called “" + level.name() + "”");
+            }
+        });
+    }
+
+    /** Whether every level has an amount, so that a curve can be drawn over them. */
+    public boolean measured() {
+        return levels.stream().allMatch(level -> level.amount() != null);
+    }
+}

@@ -1,0 +1,79 @@
+package elsom.core.plan;
+
+import elsom.core.stats.Summary;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Reading;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.TrialRecord;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+
+/**
+ * How much units of one treatment scattered in earlier trials.
+ *
+ * @param cv pooled coefficient of variation, weighted by degrees of freedom
+ * @param degreesOfFreedom over all groups
+ * @param trials how many trials it comes from
+ */
+public record PastScatter(double cv, int degreesOfFreedom, int trials) {
+    private static final int FEWEST_DF = 4;
+
+    /**
+     * Pools the last look of each trial that measured the endpoint; empty below 4 degrees of freedom.
+     *
+     * @param past trials of the same crop
+     */
+    public static Optional<PastScatter> of(List<TrialRecord> past, EndpointCode endpoint) {
+        double squares = 0;
+        int df = 0;
+        int trials = 0;
+        for (TrialRecord record : past) {
+            int before = df;
+            for (Summary summary : groups(record, endpoint)) {
+                OptionalDouble cv = summary.coefficientOfVariation();
+                if (cv.isPresent()) {
+                    squares += (summary.n() - 1) * cv.getAsDouble() * cv.getAsDouble();
+                    df += summary.n() - 1;
+                }
+            }
+            trials += df > before ? 1 : 0;
+        }
+        return df >= FEWEST_DF && squares > 0
+                ? Optional.of(new PastScatter(Math.sqrt(squares / df), df, trials))
+                : Optional.empty();
+    }
+
+    /** Values of each treatment on each bench at the last look with readings of the endpoint. */
+    private static List<Summary> groups(TrialRecord record, EndpointCode endpoint) {
+        return record.looks().stream()
+                .filter(look -> look.endpoints().contains(endpoint)
+                        && record.progress(look).begun())
+                .reduce((a, b) -> b)
+                .map(look -> {
+                    Map<String, List<ExperimentalUnit>> byGroup = record.units().stream()
+                            .collect(Collectors.groupingBy(
+                                    unit -> unit.position().bench() + "/" + unit.treatment(),
+                                    TreeMap::new,
+                                    Collectors.toList()));
+                    return byGroup.values().stream()
+                            .map(units -> units.stream()
+                                    .flatMap(unit ->
+                                            record
+                                                    .current(new ReadingRef(unit.code(), look.number(), endpoint))
+                                                    .stream())
+                                    .map(Reading::value)
+                                    .mapToDouble(Objects::requireNonNull)
+                                    .toArray())
+                            .filter(values -> values.length > 1)
+                            .map(Summary::of)
+                            .toList();
+                })
+                .orElse(List.of());
+    }
+}

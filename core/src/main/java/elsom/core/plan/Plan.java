@@ -1,0 +1,175 @@
+package elsom.core.plan;
+
+import elsom.core.design.Filling;
+import elsom.core.design.Grid;
+import elsom.core.design.Layout;
+import elsom.core.design.LayoutKind;
+import elsom.core.trial.Bench;
+import elsom.core.trial.Container;
+import elsom.core.trial.ProtocolCode;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * All that is decided before a trial starts.
+ *
+ * @param origin null for a plan of its own
+ */
+public record Plan(
+        ProtocolCode protocol,
+        Asked asked,
+        Treatments treatments,
+        Pots pots,
+        Arrangement arrangement,
+        Schedule schedule,
+        Rules rules,
+        @Nullable Origin origin) {
+
+    public Plan with(Asked other) {
+        return new Plan(protocol, other, treatments, pots, arrangement, schedule, rules, origin);
+    }
+
+    public Plan with(Treatments others, Pots otherPots) {
+        return new Plan(protocol, asked, others, otherPots, arrangement, schedule, rules, origin);
+    }
+
+    public Plan with(Arrangement other) {
+        return new Plan(protocol, asked, treatments, pots, other, schedule, rules, origin);
+    }
+
+    public Plan with(Schedule other) {
+        return new Plan(protocol, asked, treatments, pots, arrangement, other, rules, origin);
+    }
+
+    public Plan with(Rules other) {
+        return new Plan(protocol, asked, treatments, pots, arrangement, schedule, other, origin);
+    }
+
+    public Plan from(Origin other) {
+        return new Plan(protocol, asked, treatments, pots, arrangement, schedule, rules, other);
+    }
+
+    public String question() {
+        return asked.question();
+    }
+
+    /** The first control; empty when there is none. */
+    public Optional<PlannedTreatment> control() {
+        return treatments.all().stream().filter(PlannedTreatment::isControl).findFirst();
+    }
+
+    /** What a question compares with. */
+    public Optional<PlannedTreatment> comparator(Question asked) {
+        List<PlannedTreatment> all = treatments.all();
+        return asked.comparator() == 0
+                ? control()
+                : asked.comparator() <= all.size() ? Optional.of(all.get(asked.comparator() - 1)) : Optional.empty();
+    }
+
+    public Container container(PlannedTreatment treatment) {
+        return treatment.container() == null ? pots.container() : treatment.container();
+    }
+
+    /** Filled volume of a treatment's units in mL: its own, the usual one, or to the brim. */
+    public double volumeMl(PlannedTreatment treatment) {
+        if (treatment.volumeMl() > 0) {
+            return treatment.volumeMl();
+        }
+        return pots.volumeMl() > 0 && treatment.container() == null
+                ? pots.volumeMl()
+                : container(treatment).volumeMl();
+    }
+
+    /** The containers in use, each once. */
+    public List<Container> containers() {
+        List<PlannedTreatment> all = treatments.all();
+        return all.isEmpty()
+                ? List.of(pots.container())
+                : all.stream().map(this::container).distinct().toList();
+    }
+
+    /** Units that go on from an earlier trial. */
+    public List<Origin.Kept> kept() {
+        return origin == null ? List.of() : origin.kept();
+    }
+
+    /** How many units are randomised. */
+    public int units() {
+        return kept().isEmpty() ? layout().size() : kept().size();
+    }
+
+    /** The benches with their places. */
+    public List<Bench> benches() {
+        List<Bench> benches = new ArrayList<>();
+        List<Site> sites = arrangement.sites();
+        for (int i = 0; i < sites.size(); i++) {
+            benches.add(sites.get(i).bench(i + 1, wanted(i), containers(), arrangement.guards()));
+        }
+        return benches;
+    }
+
+    /** Rows and columns of a bench that is made as large as it needs to be: a row a block. */
+    private Grid wanted(int site) {
+        int treatmentCount = Math.max(1, treatments.size());
+        if (!kept().isEmpty()) {
+            int columns = (int) Math.ceil(Math.sqrt(kept().size()));
+            return new Grid((int) Math.ceil(kept().size() / (double) columns), columns);
+        }
+        int sites = arrangement.sites().size();
+        int share = arrangement.everySite()
+                ? arrangement.replicates()
+                : arrangement.replicates() / sites + (site < arrangement.replicates() % sites ? 1 : 0);
+        return new Grid(Math.max(1, share), treatmentCount);
+    }
+
+    /** The layout to be drawn. */
+    public Layout layout() {
+        List<PlannedTreatment> all = treatments.all();
+        List<Filling> fillings = new ArrayList<>();
+        for (PlannedTreatment treatment : all) {
+            int factor = arrangement.wholePlotFactor();
+            int whole = factor >= 1 && factor <= treatment.levels().size()
+                    ? treatment.levels().get(factor - 1)
+                    : 0;
+            fillings.add(new Filling(fillings.size() + 1, container(treatment).name(), volumeMl(treatment), whole));
+        }
+        return new Layout(
+                arrangement.kind(),
+                benches(),
+                fillings,
+                arrangement.replicates(),
+                arrangement.everySite(),
+                arrangement.seed());
+    }
+
+    /** Why the layout can't be drawn yet; empty when it can. */
+    public Optional<String> layoutProblem() {
+        if (treatments.size() < 1) {
+            return Optional.of("There are no treatments yet.");
+        }
+        try {
+            int factor = arrangement.wholePlotFactor();
+            int factors = treatments.factors().size();
+            boolean grouped =
+                    arrangement.kind() != LayoutKind.SPLIT_PLOT || (factors > 1 && factor >= 1 && factor <= factors);
+            return grouped
+                    ? layout().problem()
+                    : Optional.of("A split-plot needs two factors or more, and one of them given to whole groups.");
+        } catch (IllegalArgumentException impossible) {
+            return Optional.of(String.valueOf(impossible.getMessage()));
+        }
+    }
+
+    /**
+     * Draws the trial: units, codes, places, looks. The same plan always draws the same trial.
+     *
+     * @throws IllegalArgumentException if there is a {@link #layoutProblem} or no look
+     */
+    public TrialRecord draw(TrialId id) {
+        return new Drawing(this).record(id);
+    }
+}

@@ -1,0 +1,290 @@
+package elsom.core.plan;
+
+import elsom.core.design.Association;
+import elsom.core.design.Association.Attribute;
+import elsom.core.design.DoseSeries;
+import elsom.core.mix.Mix;
+import elsom.core.quantity.Decimals;
+import elsom.core.trial.TreatmentProperty;
+import elsom.core.verdict.Flag;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * What a plan can't answer, said before anything is sown: no control, one unit each, two things changed together, equal
+ * spoons of unequal products, a series that stops short of the effect.
+ */
+public final class PlanCheck {
+    private static final double ALIKE = 0.05;
+
+    private final Plan plan;
+    private final List<PlannedTreatment> all;
+    private final List<Flag> flags = new ArrayList<>();
+
+    private PlanCheck(Plan plan) {
+        this.plan = plan;
+        this.all = plan.treatments().all();
+    }
+
+    /** What is wrong with the treatments; empty when there is nothing to say or there are no treatments yet. */
+    public static List<Flag> ofTreatments(Plan plan) {
+        PlanCheck check = new PlanCheck(plan);
+        if (!check.all.isEmpty()) {
+            check.control();
+            check.changedTogether();
+            check.nitrogen();
+            plan.treatments().factors().stream()
+                    .filter(factor -> factor.kind() == FactorKind.DOSE)
+                    .forEach(check::series);
+            check.mixes();
+        }
+        return List.copyOf(check.flags);
+    }
+
+    /** What is wrong with the whole plan, the most serious first. */
+    public static List<Flag> of(Plan plan) {
+        PlanCheck check = new PlanCheck(plan);
+        check.flags.addAll(ofTreatments(plan));
+        check.questions();
+        check.size();
+        check.flags.sort((a, b) -> b.severity().compareTo(a.severity()));
+        return List.copyOf(check.flags);
+    }
+
+    private void flag(Flag.Severity severity, String seen, String why, String next) {
+        flags.add(new Flag(severity, seen, why, next, List.of()));
+    }
+
+    private void control() {
+        if (all.stream().noneMatch(PlannedTreatment::isControl)) {
+            flag(
+                    Flag.Severity.CAUTION,
+                    "There is no control.",
+                    "Without one, nothing says what would have happened anyway.",
+                    "Mark the treatment the others are compared with, or add an untreated one.");
+        }
+        if (all.size() == 1) {
+            flag(
+                    Flag.Severity.WRONG,
+                    "There is one treatment only.",
+                    "One alone is better or worse than nothing.",
+                    "Add what you would use otherwise.");
+        }
+    }
+
+    private void changedTogether() {
+        for (Association.Tied tied : Association.tied(attributes())) {
+            flag(
+                    Flag.Severity.CAUTION,
+                    capital(tied.one().name()) + " and " + tied.other().name() + " change together.",
+                    "Whatever comes out, you can't say which of the two did it.",
+                    "Keep one the same, or add the treatments that have one without the other.");
+        }
+    }
+
+    private List<Attribute> attributes() {
+        List<Attribute> attributes = new ArrayList<>();
+        List<Factor> factors = plan.treatments().factors();
+        if (factors.isEmpty()) {
+            attributes.add(attribute("medium", PlannedTreatment::mix));
+        }
+        for (int i = 0; i < factors.size(); i++) {
+            int factor = i;
+            attributes.add(attribute(
+                    factors.get(i).name().toLowerCase(Locale.ROOT),
+                    t -> t.levels().get(factor).toString()));
+        }
+        attributes.add(attribute("container", t -> plan.container(t).name()));
+        attributes.add(attribute(
+                "filled depth",
+                t -> Decimals.fixed(plan.volumeMl(t) / plan.container(t).volumeMl(), 2) + " of "
+                        + plan.container(t).depthCm()));
+        attributes.add(
+                attribute("pre-wetting", t -> String.valueOf(t.properties().get(TreatmentProperty.PREWETTED))));
+        if (plan.schedule().runs().size() == all.size()) {
+            List<String> runs =
+                    plan.schedule().runs().stream().map(Object::toString).toList();
+            attributes.add(new Attribute("running time", runs));
+        }
+        // A container's depth is the container's: one flag says it.
+        attributes.removeIf(a -> a.name().equals("filled depth")
+                && Association.tied(List.of(
+                                        attribute(
+                                                "container",
+                                                t -> plan.container(t).name()),
+                                        a))
+                                .size()
+                        > 0);
+        return attributes;
+    }
+
+    private Attribute attribute(String name, Function<PlannedTreatment, String> level) {
+        return new Attribute(name, all.stream().map(level).toList());
+    }
+
+    /** Products of different strength by the same spoon. */
+    private void nitrogen() {
+        List<PlannedTreatment> fed = all.stream()
+                .filter(t -> t.properties().getOrDefault(TreatmentProperty.PRODUCT_RATE, 0.0) > 0
+                        && t.properties().getOrDefault(TreatmentProperty.NITROGEN, 0.0) > 0)
+                .toList();
+        if (fed.size() < 2 || alike(fed.stream().map(PlanCheck::nitrogenRate).toList())) {
+            return;
+        }
+        boolean equalSpoon = alike(fed.stream().map(PlanCheck::rate).toList());
+        String given = fed.stream()
+                .map(t -> t.name() + " " + Decimals.upTo(nitrogenRate(t), 3) + " g N/L")
+                .collect(Collectors.joining(", "));
+        double target = nitrogenRate(fed.get(0));
+        String equal = fed.stream()
+                .map(t -> t.name() + " "
+                        + Decimals.upTo(
+                                target / Objects.requireNonNull(t.properties().get(TreatmentProperty.NITROGEN)), 2)
+                        + " g/L")
+                .collect(Collectors.joining(", "));
+        flag(
+                Flag.Severity.CAUTION,
+                (equalSpoon ? "Equal spoon, not equal nitrogen: " : "Product and nitrogen both differ: ") + given + ".",
+                "The stronger product wins by its nitrogen, and nothing is learnt of the products.",
+                "For equal nitrogen give " + equal + "; or say that the spoon is the question.");
+    }
+
+    private static double rate(PlannedTreatment treatment) {
+        return Objects.requireNonNull(treatment.properties().get(TreatmentProperty.PRODUCT_RATE));
+    }
+
+    private static double nitrogenRate(PlannedTreatment treatment) {
+        return rate(treatment) * Objects.requireNonNull(treatment.properties().get(TreatmentProperty.NITROGEN));
+    }
+
+    private static boolean alike(List<Double> values) {
+        double low = values.stream().mapToDouble(v -> v).min().orElse(0);
+        double high = values.stream().mapToDouble(v -> v).max().orElse(0);
+        return high - low <= ALIKE * high;
+    }
+
+    private void series(Factor factor) {
+        if (!factor.measured()) {
+            return;
+        }
+        List<Double> doses = factor.levels().stream()
+                .map(level -> Objects.requireNonNull(level.amount()))
+                .sorted()
+                .toList();
+        Double effect = factor.expectedEffect();
+        if (effect != null && doses.get(doses.size() - 1) <= effect) {
+            flag(
+                    Flag.Severity.CAUTION,
+                    "No level of " + factor.name() + " lies above " + shown(factor, effect)
+                            + ", where you expect the effect.",
+                    "If nothing happens, you have only learnt that the series was too short.",
+                    "Add a level well above it.");
+        }
+        if (effect != null && doses.stream().noneMatch(dose -> dose > 0 && dose < effect)) {
+            flag(
+                    Flag.Severity.CAUTION,
+                    "No level of " + factor.name() + " lies between none and " + shown(factor, effect) + ".",
+                    "The dose without harm would be none at all.",
+                    "Add a level well below the expected effect.");
+        }
+        if (doses.size() < DoseSeries.FEWEST_FOR_A_CURVE) {
+            flag(
+                    Flag.Severity.NOTE,
+                    factor.name() + " has " + doses.size() + " levels.",
+                    "A dose-response curve needs " + DoseSeries.FEWEST_FOR_A_CURVE
+                            + " or more; with fewer, levels are only compared with the control.",
+                    "Add levels between the lowest and the highest.");
+        }
+        if (factor.labelRate() != null && !doses.contains(factor.labelRate())) {
+            flag(
+                    Flag.Severity.NOTE,
+                    "The label's rate, " + shown(factor, factor.labelRate()) + ", is not among the levels.",
+                    "What people will do is then never tested.",
+                    "Add it as a level.");
+        }
+    }
+
+    private static String shown(Factor factor, double amount) {
+        return (Decimals.upTo(amount, 4) + " " + factor.unit().symbol()).strip();
+    }
+
+    private void mixes() {
+        for (PlannedTreatment treatment : all) {
+            if (treatment.mix().isBlank()) {
+                continue;
+            }
+            try {
+                Mix.parse(treatment.mix());
+            } catch (IllegalArgumentException unreadable) {
+                flag(
+                        Flag.Severity.CAUTION,
+                        "The mix of " + treatment.name() + " can't be read: " + unreadable.getMessage() + ".",
+                        "Its batch can't be worked out.",
+                        "Write parts: 3 leaf mould + 1 GW-32.");
+            }
+        }
+    }
+
+    private void questions() {
+        if (plan.asked().questions().isEmpty()) {
+            flag(
+                    Flag.Severity.NOTE,
+                    "No comparison is stated yet.",
+                    "What is asked after looking proves less than what was asked before.",
+                    "State what is compared with what, on which endpoint, and which difference would matter.");
+        }
+        for (Question asked : plan.asked().questions()) {
+            Optional<PlannedTreatment> comparator = plan.comparator(asked);
+            if (comparator.isEmpty()) {
+                flag(
+                        Flag.Severity.CAUTION,
+                        "“" + asked.sentence(plan) + "” has nothing to compare with.",
+                        "There is no control among the treatments.",
+                        "Mark a control, or choose another comparator.");
+            }
+            boolean looked = plan.schedule().looks().stream()
+                    .anyMatch(look -> look.endpoints().contains(asked.endpoint()));
+            if (!looked) {
+                flag(
+                        Flag.Severity.CAUTION,
+                        "No look measures what “" + asked.sentence(plan) + "” asks about.",
+                        "It can't be answered.",
+                        "Tick that endpoint at a look.");
+            }
+        }
+    }
+
+    private void size() {
+        Arrangement arrangement = plan.arrangement();
+        if (plan.kept().isEmpty() && arrangement.replicates() == 1) {
+            flag(
+                    Flag.Severity.WRONG,
+                    "One unit of each treatment.",
+                    "A difference between two pots is a difference between two pots: it says nothing of the treatments.",
+                    "Four of each is a beginning; see what they can tell.");
+        }
+        if (!plan.kept().isEmpty()) {
+            flag(
+                    Flag.Severity.NOTE,
+                    "The units were chosen, not drawn by lot, from the earlier trial.",
+                    "If the best were kept, what follows flatters their treatments.",
+                    "Keep all units of a treatment, or say how they were chosen.");
+        }
+        if (plan.rules().blind() && plan.arrangement().moves().size() > 0) {
+            flag(
+                    Flag.Severity.NOTE,
+                    "Units were moved by hand in a blind trial.",
+                    "Whoever moved them may remember which was which.",
+                    "Draw again without moves, or let somebody else set up.");
+        }
+    }
+
+    private static String capital(String text) {
+        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
+    }
+}

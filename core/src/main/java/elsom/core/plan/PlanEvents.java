@@ -1,0 +1,130 @@
+package elsom.core.plan;
+
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.EndpointCode;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+
+/** Everything a plan has to be done at a time, in order of time. */
+public final class PlanEvents {
+    private static final Duration LEAST = Duration.ofMinutes(10);
+    private static final Duration SETTING_UP = Duration.ofMinutes(2);
+
+    private final Plan plan;
+    private final List<PlanEvent> events = new ArrayList<>();
+
+    private PlanEvents(Plan plan) {
+        this.plan = plan;
+    }
+
+    public static List<PlanEvent> of(Plan plan) {
+        PlanEvents made = new PlanEvents(plan);
+        made.starts();
+        plan.schedule().looks().forEach(made::look);
+        plan.schedule().steps().forEach(made::step);
+        made.turns();
+        made.events.sort(Comparator.comparing(PlanEvent::at).thenComparing(PlanEvent::kind));
+        return List.copyOf(made.events);
+    }
+
+    private void add(PlanEvent.Kind kind, Instant at, Duration takes, String title, String detail) {
+        String clash =
+                plan.schedule().hours().clash(at.atZone(plan.schedule().zone())).orElse("");
+        events.add(new PlanEvent(kind, at, takes.compareTo(LEAST) < 0 ? LEAST : takes, title, detail, clash));
+    }
+
+    private int units() {
+        return plan.treatments().size() == 0 ? 0 : plan.units();
+    }
+
+    /** One start for all, or one for each group of treatments that run as long. */
+    private void starts() {
+        Schedule schedule = plan.schedule();
+        List<PlannedTreatment> all = plan.treatments().all();
+        if (!schedule.endsTogether() || all.isEmpty()) {
+            add(PlanEvent.Kind.START, schedule.start(), SETTING_UP.multipliedBy(units()), "Start", "Set up all units.");
+            return;
+        }
+        Map<Instant, List<String>> together = new LinkedHashMap<>();
+        for (int i = 0; i < all.size(); i++) {
+            together.computeIfAbsent(schedule.startOf(i + 1), at -> new ArrayList<>())
+                    .add(all.get(i).name());
+        }
+        together.forEach((at, names) -> add(
+                PlanEvent.Kind.START,
+                at,
+                SETTING_UP.multipliedBy((long) Math.ceil(units() * names.size() / (double) all.size())),
+                names.size() == all.size() ? "Start" : "Start " + String.join(", ", names),
+                "So that all end together."));
+    }
+
+    private void look(PlannedLook look) {
+        String what = look.endpoints().stream()
+                .flatMap(code -> plan.asked().measure(code).stream())
+                .map(Measure::endpoint)
+                .map(Endpoint::name)
+                .collect(Collectors.joining(", "));
+        add(
+                PlanEvent.Kind.LOOK,
+                plan.schedule().start().plus(look.after()),
+                measuring(plan, look, units()),
+                "Look: " + look.name(),
+                what + ".");
+    }
+
+    /** How long a look takes with so many units. */
+    public static Duration measuring(Plan plan, PlannedLook look, int units) {
+        long seconds = 0;
+        for (EndpointCode code : look.endpoints()) {
+            seconds += plan.asked().measure(code).map(Measure::secondsEach).orElse(0);
+        }
+        return Duration.ofSeconds(seconds * units);
+    }
+
+    /** How long all looks take with so many units. */
+    public static Duration measuring(Plan plan, int units) {
+        return plan.schedule().looks().stream()
+                .map(look -> measuring(plan, look, units))
+                .reduce(Duration.ZERO, Duration::plus);
+    }
+
+    private void step(Recurring step) {
+        step.times()
+                .forEach(after -> add(
+                        PlanEvent.Kind.STEP,
+                        plan.schedule().start().plus(after),
+                        Duration.ofSeconds(15L * units()),
+                        step.kind().label(),
+                        step.note()));
+    }
+
+    private void turns() {
+        int every = plan.arrangement().rotateEveryDays();
+        if (every == 0) {
+            return;
+        }
+        new Recurring(
+                        Recurring.Kind.TURN,
+                        "",
+                        Duration.ofDays(every),
+                        Duration.ofDays(every),
+                        max(Duration.ofDays(every), plan.schedule().length()))
+                .times()
+                .forEach(after -> add(
+                        PlanEvent.Kind.TURN,
+                        plan.schedule().start().plus(after),
+                        Duration.ofSeconds(5L * units()),
+                        Recurring.Kind.TURN.label(),
+                        "Every unit one place on within its block, the last to the front; a quarter turn each."));
+    }
+
+    private static Duration max(Duration one, Duration other) {
+        return one.compareTo(other) > 0 ? one : other;
+    }
+}

@@ -1,0 +1,58 @@
+package elsom.core.plan;
+
+import elsom.core.quantity.Decimals;
+import elsom.core.trial.EndpointCode;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+
+/**
+ * What is compared with what, and which difference would matter.
+ *
+ * @param treatments numbers of those asked about; empty for all others
+ * @param comparator the treatment compared with; 0 for the control
+ * @param matters the smallest difference that matters (SDM), above 0, in percent of the comparator or in the endpoint's
+ *     unit
+ * @param inPercent whether it is in percent of the comparator
+ */
+public record Question(
+        List<Integer> treatments,
+        int comparator,
+        EndpointCode endpoint,
+        Direction direction,
+        double matters,
+        boolean inPercent,
+        Stated stated) {
+    public static final int MOST = 8;
+
+    public Question {
+        treatments = List.copyOf(treatments);
+        if (!(matters > 0 && matters < 1e9)) {
+            throw new IllegalArgumentException("the difference that matters must be above 0, got " + matters);
+        }
+    }
+
+    public Question as(Stated when) {
+        return new Question(treatments, comparator, endpoint, direction, matters, inPercent, when);
+    }
+
+    /** As a sentence: "Is dry mass higher in B and C than in the control, by 15 % or more?" */
+    public String sentence(Plan plan) {
+        Measure measure = plan.asked().measure(endpoint).orElse(null);
+        String what =
+                measure == null ? endpoint.value() : measure.endpoint().name().toLowerCase(Locale.ROOT);
+        String unit = measure == null ? "" : measure.endpoint().unit().symbol();
+        List<PlannedTreatment> all = plan.treatments().all();
+        String who = treatments.isEmpty()
+                ? "any other treatment"
+                : treatments.stream()
+                        .filter(number -> number <= all.size())
+                        .map(number -> all.get(number - 1).name())
+                        .collect(Collectors.joining(" or "));
+        String with = plan.comparator(this).map(PlannedTreatment::name).orElse("the control");
+        return "Is " + what + " " + direction.label() + " in " + who + " "
+                + (direction == Direction.EITHER ? "from " : "than in ")
+                + with + ", by " + Decimals.upTo(matters, 3) + (inPercent ? " %" : unit.isEmpty() ? "" : " " + unit)
+                + " or more?";
+    }
+}

@@ -1,0 +1,341 @@
+package elsom.core.protocol;
+
+import static elsom.core.protocol.Sheet.day;
+
+import elsom.core.design.LayoutKind;
+import elsom.core.plan.Direction;
+import elsom.core.plan.Recurring;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.TreatmentProperty;
+import java.time.Duration;
+import java.util.List;
+
+/** Trials of plants that grow on: media and feeds, drench and dip doses, salinity, cuttings. */
+final class Growth {
+    private Growth() {}
+
+    /** Growth in trays or pots. */
+    static Protocol inPots() {
+        return Sheet.named("growth", "Growth in trays or pots")
+                .tells(
+                        "Which medium, feed or amendment grows the better plant, above the ground and below it.",
+                        "Do marigold plugs grow heavier in leaf mould with sheep-wool compost than without?")
+                .measure(
+                        "emerged",
+                        "Plants up",
+                        UnitOfMeasure.COUNT,
+                        10_000,
+                        0,
+                        Direction.HIGHER,
+                        0.15,
+                        10,
+                        "plants with seed leaves above the surface, all of them")
+                .several(
+                        3,
+                        "height",
+                        "Height",
+                        UnitOfMeasure.CENTIMETRE,
+                        300,
+                        1,
+                        Direction.EITHER,
+                        0.15,
+                        20,
+                        "from the surface to the top of the canopy, not stretched; the three plants nearest the middle")
+                .several(
+                        3,
+                        "stem-diameter",
+                        "Stem diameter",
+                        UnitOfMeasure.MILLIMETRE,
+                        100,
+                        1,
+                        Direction.HIGHER,
+                        0.12,
+                        30,
+                        "with callipers, 1 cm above the surface, the same plants as for height")
+                .measure(
+                        "leaves",
+                        "Leaves",
+                        UnitOfMeasure.COUNT,
+                        10_000,
+                        0,
+                        Direction.HIGHER,
+                        0.15,
+                        30,
+                        "true leaves with a stalk; seed leaves are not counted")
+                .several(
+                        3,
+                        "greenness",
+                        "Leaf greenness",
+                        UnitOfMeasure.POINT,
+                        100,
+                        1,
+                        Direction.EITHER,
+                        0.10,
+                        30,
+                        "meter on the youngest full leaf, beside the midrib")
+                .measure(
+                        "fresh-mass",
+                        "Fresh mass",
+                        UnitOfMeasure.GRAM,
+                        10_000,
+                        2,
+                        Direction.HIGHER,
+                        0.20,
+                        40,
+                        "cut at the surface and weighed within a minute, bowl tared")
+                .measure(
+                        "shoot-dry-mass",
+                        "Dry mass of shoots",
+                        UnitOfMeasure.GRAM,
+                        10_000,
+                        2,
+                        Direction.HIGHER,
+                        0.20,
+                        40,
+                        "dried in paper until the weight stays")
+                .measure(
+                        "roots",
+                        "Roots, scored",
+                        UnitOfMeasure.POINT,
+                        10,
+                        0,
+                        Direction.HIGHER,
+                        0.20,
+                        90,
+                        "washed; 0 none, 5 half the plug held, 10 white and all through")
+                .measure(
+                        "yield",
+                        "Yield",
+                        UnitOfMeasure.GRAM,
+                        100_000,
+                        1,
+                        Direction.HIGHER,
+                        0.20,
+                        40,
+                        "everything saleable in the unit, not the best plants")
+                .asks(TreatmentProperty.NITROGEN, TreatmentProperty.PRODUCT_RATE)
+                .look("up", day(7), "emerged")
+                .look("day 14", day(14), "height", "leaves")
+                .look("day 21", day(21), "height", "leaves")
+                .look("end, day 28", day(28), "height", "stem-diameter", "leaves", "fresh-mass", "roots")
+                .every(
+                        Recurring.Kind.WATER,
+                        "each as the plan says, and write down what was given",
+                        day(1),
+                        day(1),
+                        day(28))
+                .prepare(
+                        "Mix and moisten",
+                        List.of(Cautions.DUST),
+                        "Mix each medium in one batch and fill all its units from it.",
+                        "Moisten until a squeezed handful drips once; let it stand overnight.",
+                        "Fill to the same mark and tap down the same number of times.")
+                .prepare(
+                        "Sow alike",
+                        Cautions.NONE,
+                        "Count or weigh the seed for every unit; same lot, same depth, same day.",
+                        "Stick the labels on before sowing.")
+                .holds(
+                        "Taller is not better: crowded or shaded plants stretch. Judge height beside stem and mass.",
+                        "A medium that dries faster goes short under “the same water for all”.",
+                        "Holds for this crop, season and light.")
+                .usually(4, LayoutKind.BLOCKS, 6, 8, 0);
+    }
+
+    /** Drench or dip dose series. */
+    static Protocol doses() {
+        return Sheet.named("dose-series", "Drench or dip dose series")
+                .tells(
+                        "Which strength helps, which is still safe, and which harms, days after it was given.",
+                        "What strength of wood vinegar drench is safe for marigold plugs?")
+                .measure(
+                        "injury",
+                        "Injury",
+                        UnitOfMeasure.POINT,
+                        10,
+                        0,
+                        Direction.LOWER,
+                        0.35,
+                        20,
+                        "0 none, 2 slight, 5 half the leaf area, 8 severe, 10 dead; the whole unit")
+                .measure(
+                        "alive",
+                        "Plants alive",
+                        UnitOfMeasure.COUNT,
+                        10_000,
+                        0,
+                        Direction.HIGHER,
+                        0.10,
+                        10,
+                        "plants with any green growing point")
+                .measure(
+                        "height",
+                        "Height",
+                        UnitOfMeasure.CENTIMETRE,
+                        300,
+                        1,
+                        Direction.EITHER,
+                        0.15,
+                        20,
+                        "from the surface to the top of the canopy, not stretched")
+                .measure(
+                        "fresh-mass",
+                        "Fresh mass",
+                        UnitOfMeasure.GRAM,
+                        10_000,
+                        2,
+                        Direction.HIGHER,
+                        0.20,
+                        40,
+                        "cut at the surface and weighed within a minute, bowl tared")
+                .look("day 1", day(1), "injury")
+                .look("day 2", day(2), "injury")
+                .look("day 3", day(3), "injury")
+                .look("day 5", day(5), "injury")
+                .look("day 7", day(7), "injury", "alive")
+                .look("day 10", day(10), "injury", "alive", "fresh-mass")
+                .prepare(
+                        "Check the stock and dilute",
+                        List.of(Cautions.ACID),
+                        "Read the stock's strength off its bottle and write it down.",
+                        "Dilute from the strongest down, each in its own clean jug with its letter on.",
+                        "Give every unit the same volume, the control plain water of the same warmth.")
+                .prepare(
+                        "Plants alike",
+                        Cautions.NONE,
+                        "Plants of one sowing and size; no feed a week before, none until the end.")
+                .holds(
+                        "Holds for this species, age and stock only.",
+                        "Nothing in the first days proves nothing: look until day 10 or two weeks.",
+                        "A dose never given was never tested.")
+                .usually(6, LayoutKind.BLOCKS, 4, 0, 50);
+    }
+
+    /** Salinity series. */
+    static Protocol salinity() {
+        return Sheet.named("salinity", "Salinity series")
+                .tells(
+                        "From which salinity on a crop loses yield, and how fast.",
+                        "How strong can digestate water be for coriander trays?")
+                .measure(
+                        "ec-in",
+                        "EC of the water given",
+                        UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE,
+                        100,
+                        2,
+                        Direction.LOWER,
+                        0.05,
+                        20,
+                        "at 25 °C, or with the meter's temperature correction on; after stirring")
+                .measure(
+                        "ec-out",
+                        "EC of the drain water",
+                        UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE,
+                        100,
+                        2,
+                        Direction.LOWER,
+                        0.15,
+                        40,
+                        "first drops after watering, at 25 °C")
+                .measure(
+                        "injury",
+                        "Margin burn",
+                        UnitOfMeasure.POINT,
+                        10,
+                        0,
+                        Direction.LOWER,
+                        0.35,
+                        20,
+                        "0 none, 5 half the leaf margins, 10 dead")
+                .measure(
+                        "yield",
+                        "Yield",
+                        UnitOfMeasure.GRAM,
+                        100_000,
+                        1,
+                        Direction.HIGHER,
+                        0.15,
+                        40,
+                        "everything saleable in the unit, not the best plants")
+                .look("week 1", day(7), "ec-in", "ec-out")
+                .look("week 2", day(14), "ec-in", "ec-out", "injury")
+                .look("week 3", day(21), "ec-in", "ec-out", "injury")
+                .look("harvest", day(28), "ec-out", "injury", "yield")
+                .every(Recurring.Kind.SOLUTION, "mix anew and measure its EC", Duration.ZERO, day(7), day(28))
+                .every(Recurring.Kind.WATER, "each with its own solution, until some drains", day(1), day(2), day(28))
+                .prepare(
+                        "Solutions and meter",
+                        List.of(Cautions.ACID),
+                        "Calibrate the EC meter; write mS/cm at 25 °C, never ppm without its factor.",
+                        "Raise the strength over a few days if plants are already up.")
+                .holds(
+                        "Needs five strengths or more, one without loss and one with plain loss.",
+                        "What drains tells the root's salinity; what goes in does not.",
+                        "Heat makes salt worse: holds for this season.")
+                .usually(5, LayoutKind.BLOCKS, 8, 10, 200);
+    }
+
+    /** Rooting of cuttings. */
+    static Protocol cuttings() {
+        return Sheet.named("cuttings", "Rooting of cuttings")
+                .tells(
+                        "Which dip, medium or cut roots more cuttings, and whether they live on after potting.",
+                        "Do rosemary cuttings root better with a seaweed dip, and in which medium?")
+                .measure(
+                        "rooted",
+                        "Rooted cuttings",
+                        UnitOfMeasure.COUNT,
+                        1000,
+                        0,
+                        Direction.HIGHER,
+                        0.30,
+                        60,
+                        "cuttings with a root of 2 mm or more, of those stuck; lift gently, do not tug")
+                .measure(
+                        "roots-each",
+                        "Roots a rooted cutting",
+                        UnitOfMeasure.COUNT,
+                        500,
+                        1,
+                        Direction.HIGHER,
+                        0.35,
+                        60,
+                        "first-order roots of rooted cuttings, mean of the unit")
+                .measure(
+                        "root-length",
+                        "Longest root",
+                        UnitOfMeasure.MILLIMETRE,
+                        1000,
+                        0,
+                        Direction.HIGHER,
+                        0.35,
+                        60,
+                        "mean over the unit's rooted cuttings")
+                .measure(
+                        "survived",
+                        "Alive after potting on",
+                        UnitOfMeasure.COUNT,
+                        1000,
+                        0,
+                        Direction.HIGHER,
+                        0.30,
+                        20,
+                        "alive and growing, of those stuck at the start")
+                .look("week 3", day(21), "rooted")
+                .look("week 5", day(35), "rooted")
+                .look("week 8, pot on", day(56), "rooted", "roots-each", "root-length")
+                .look("week 12", day(84), "survived")
+                .every(Recurring.Kind.AIR, "mist or cover, remove what rots", day(2), day(2), day(56))
+                .prepare(
+                        "Clean and cut",
+                        List.of(Cautions.BLADE),
+                        "Clean blade and hands before each kind; cut below a node, same node count for all.",
+                        "Take off lower leaves; keep them the right way up, out of sun, moist.",
+                        "Share the cuttings of each mother plant out over all treatments.")
+                .holds(
+                        "Leaves mislead: count roots, and what lives after potting on.",
+                        "Count trays, not cuttings: cuttings in one tray share its luck.",
+                        "Holds for this species, season and mother plants.")
+                .usually(4, LayoutKind.BLOCKS, 6, 0, 0);
+    }
+}

@@ -1,0 +1,51 @@
+package elsom.core.mix;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class MixTest {
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "3 leaf mould + 1 GW-32",
+                "75 % leaf mould, 25 % GW-32",
+                "leaf mould 75 %; GW-32 25%",
+                "3 parts of leaf mould + 1 part GW-32",
+                "1,5 leaf mould + 0,5 GW-32 + 0 wood fibre"
+            })
+    void readsPartsHoweverTheyAreWritten(String text) {
+        Mix mix = Mix.parse(text);
+        assertThat(mix.parts()).hasSize(2);
+        assertThat(mix.share("Leaf mould")).isCloseTo(0.75, within(1e-12));
+        assertThat(mix.share("GW-32")).isCloseTo(0.25, within(1e-12));
+        assertThat(mix.share("sand")).isZero();
+    }
+
+    @Test
+    void aNameWithDigitsIsOneMaterial() {
+        assertThat(Mix.parse("Green-waste compost GW-31").parts())
+                .containsExactly(new Mix.Part("Green-waste compost GW-31", 1));
+        assertThat(Mix.parse("Crushed brick 2–8 mm").parts()).hasSize(1);
+        assertThat(Mix.parse("100 % leaf mould").share("leaf mould")).isEqualTo(1);
+    }
+
+    @Test
+    void materialsWithoutNumbersAreEqualParts() {
+        assertThat(Mix.parse("leaf mould + wood fibre").share("wood fibre")).isEqualTo(0.5);
+        assertThatThrownBy(() -> Mix.parse("3 leaf mould + wood fibre")).hasMessageContaining("accepted: 3 leaf mould");
+    }
+
+    /** 10 L of 3 : 1 that settles by 20 % takes 10 · 3/4 ÷ 0.8 = 9.375 L and 3.125 L. */
+    @Test
+    void looseVolumesAllowForSettling() {
+        Mix mix = Mix.parse("3 leaf mould + 1 GW-32");
+        assertThat(mix.looseMl(mix.parts().get(0), 10_000, 0.2)).isCloseTo(9375, within(1e-9));
+        assertThat(mix.looseMl(mix.parts().get(1), 10_000, 0.2)).isCloseTo(3125, within(1e-9));
+        assertThatThrownBy(() -> mix.looseMl(mix.parts().get(0), 10, 1)).hasMessageContaining("settling");
+    }
+}

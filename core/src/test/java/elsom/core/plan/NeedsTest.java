@@ -1,0 +1,67 @@
+package elsom.core.plan;
+
+import static elsom.core.plan.APlan.doses;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.TrialId;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class NeedsTest {
+    private static final Pots POTS = new Pots(APlan.POT, 400, 6, 8, 3.2, 0.2, 0.1, 50);
+
+    private static Need need(Plan plan, String name) {
+        return Needs.of(plan, plan.draw(new TrialId(1))).stream()
+                .filter(need -> need.name().equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** 4 pots of 400 mL, a tenth spare, settling 20 %: 4 · 0.4 · 1.1 ÷ 0.8 = 2.2 L loose, three quarters leaf mould. */
+    @Test
+    void mediaAllowForSpareAndSettling() {
+        Plan plan = APlan.ofGrowth()
+                .list("wood fibre", "3 leaf mould + 1 GW-32")
+                .pots(POTS)
+                .plan();
+        assertThat(need(plan, "leaf mould").amount()).isCloseTo(1.65, within(1e-9));
+        assertThat(need(plan, "GW-32").amount()).isCloseTo(0.55, within(1e-9));
+        assertThat(need(plan, "wood fibre").amount()).isCloseTo(2.2, within(1e-9));
+        assertThat(need(plan, "leaf mould").working().steps()).containsExactly("1.6 L · 1.1 · 0.75 ÷ 0.8 = 1.65 L");
+    }
+
+    @Test
+    void seedIsCountedAndWeighed() {
+        Plan plan = APlan.ofGrowth().list("a", "b").pots(POTS).plan();
+        // 8 units · 8 seeds · 1.1 = 70.4, and 71 seeds of 3.2 g a thousand.
+        assertThat(need(plan, "marigold seed").amount()).isEqualTo(71);
+        assertThat(need(plan, "marigold seed, by mass").amount()).isCloseTo(0.2272, within(1e-9));
+    }
+
+    @Test
+    void solutionsAndStocksAreWorkedOutForEachStrength() {
+        Plan plan = APlan.of("dose-series")
+                .factors(doses(null, null, 0, 1, 4))
+                .replicates(6)
+                .pots(POTS)
+                .plan();
+        // 6 units · 50 mL · 1.1 = 0.33 L at 4 % = 40 mL/L: 13.2 mL.
+        assertThat(need(plan, "4.0 %").amount()).isCloseTo(0.33, within(1e-9));
+        Need stock = need(plan, "Wood vinegar in 4.0 %");
+        assertThat(stock.amount()).isCloseTo(13.2, within(1e-9));
+        assertThat(stock.unit()).isEqualTo(UnitOfMeasure.MILLILITRE);
+    }
+
+    @Test
+    void containersGuardsAndLabelsAreCounted() {
+        Plan plan = APlan.ofGrowth().list("a", "b", "c").pots(POTS).plan();
+        Arrangement a = plan.arrangement();
+        Plan guarded = plan.with(new Arrangement(a.kind(), 4, a.sites(), true, 0, true, 0, a.seed(), List.of()));
+        assertThat(need(guarded, "Round pot 9 cm").amount()).isEqualTo(12);
+        assertThat(need(guarded, "labels").amount()).isEqualTo(12);
+        // 4 rows and 3 columns with a ring around them: 6 · 5 − 12.
+        assertThat(need(guarded, "guard units, Round pot 9 cm").amount()).isEqualTo(18);
+    }
+}

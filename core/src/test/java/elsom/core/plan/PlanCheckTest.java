@@ -1,0 +1,136 @@
+package elsom.core.plan;
+
+import static elsom.core.plan.APlan.doses;
+import static elsom.core.plan.APlan.factor;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elsom.core.trial.ControlKind;
+import elsom.core.trial.TreatmentProperty;
+import elsom.core.verdict.Flag;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+class PlanCheckTest {
+    private static List<String> seen(Plan plan) {
+        return PlanCheck.of(plan).stream().map(Flag::seen).toList();
+    }
+
+    private static PlannedTreatment fed(String name, double nitrogen, double gramsPerLitre) {
+        return new PlannedTreatment(
+                name,
+                "leaf mould",
+                "",
+                ControlKind.NONE,
+                Map.of(TreatmentProperty.NITROGEN, nitrogen, TreatmentProperty.PRODUCT_RATE, gramsPerLitre),
+                null,
+                0,
+                List.of());
+    }
+
+    @Test
+    void aFairPlanIsLeftInPeace() {
+        Plan plan = APlan.ofGrowth()
+                .factors(
+                        factor("Dip", FactorKind.HANDLING, "none", "seaweed"),
+                        factor("Medium", FactorKind.MATERIAL, "leaf mould", "wood fibre"))
+                .asking(APlan.question("fresh-mass"))
+                .plan();
+        assertThat(PlanCheck.of(plan)).isEmpty();
+    }
+
+    @Test
+    void noControlAndOneUnitEachAreSaid() {
+        Plan plan = APlan.ofGrowth()
+                .treatments(List.of(
+                        PlannedTreatment.of("a", "a", ControlKind.NONE),
+                        PlannedTreatment.of("b", "b", ControlKind.NONE)))
+                .replicates(1)
+                .plan();
+        assertThat(seen(plan))
+                .startsWith("One unit of each treatment.")
+                .contains("There is no control.", "No comparison is stated yet.");
+    }
+
+    @Test
+    void aMediumWithItsOwnContainerCannotBeJudged() {
+        Plan plan = APlan.ofGrowth()
+                .treatments(List.of(
+                        PlannedTreatment.of("a", "leaf mould", ControlKind.CONTROL),
+                        PlannedTreatment.of("b", "wood fibre", ControlKind.NONE).in(APlan.TUB, 0)))
+                .plan();
+        assertThat(seen(plan)).contains("Medium and container change together.");
+        // With one medium in both, depth and medium can be told apart.
+        Plan both = APlan.ofGrowth()
+                .treatments(List.of(
+                        PlannedTreatment.of("a", "leaf mould", ControlKind.CONTROL),
+                        PlannedTreatment.of("b", "wood fibre", ControlKind.NONE),
+                        PlannedTreatment.of("c", "wood fibre", ControlKind.NONE).in(APlan.TUB, 0)))
+                .plan();
+        assertThat(seen(both)).doesNotContain("Medium and container change together.");
+    }
+
+    @Test
+    void struckCellsCanTieTwoFactors() {
+        Plan plan = APlan.ofGrowth()
+                .factors(
+                        factor("Dip", FactorKind.HANDLING, "none", "seaweed"),
+                        factor("Medium", FactorKind.MATERIAL, "leaf mould", "wood fibre"))
+                .striking(0, 1)
+                .striking(1, 0)
+                .plan();
+        assertThat(seen(plan)).contains("Dip and medium change together.");
+    }
+
+    @Test
+    void equalSpoonsOfUnequalFeedsAreSaidWithTheEqualRates() {
+        Plan plan = APlan.ofGrowth()
+                .treatments(List.of(
+                        PlannedTreatment.of("none", "leaf mould", ControlKind.CONTROL),
+                        fed("feed 6-2-4", 0.06, 2),
+                        fed("feed 12-5-15", 0.12, 2)))
+                .plan();
+        Flag flag = PlanCheck.of(plan).stream()
+                .filter(f -> f.seen().startsWith("Equal spoon"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(flag.seen())
+                .isEqualTo("Equal spoon, not equal nitrogen: feed 6-2-4 0.12 g N/L, feed 12-5-15 0.24 g N/L.");
+        assertThat(flag.next()).contains("feed 6-2-4 2 g/L, feed 12-5-15 1 g/L");
+        Plan equal = APlan.ofGrowth()
+                .treatments(List.of(
+                        PlannedTreatment.of("none", "leaf mould", ControlKind.CONTROL),
+                        fed("feed 6-2-4", 0.06, 2),
+                        fed("feed 12-5-15", 0.12, 1)))
+                .plan();
+        assertThat(seen(equal)).noneMatch(text -> text.contains("itrogen"));
+    }
+
+    @Test
+    void aSeriesThatStopsShortIsSaid() {
+        assertThat(seen(APlan.of("dose-series")
+                        .factors(doses(1.5, 4.0, 0, 1, 2, 4))
+                        .plan()))
+                .contains(
+                        "No level of Wood vinegar lies above 4 %, where you expect the effect.",
+                        "Wood vinegar has 4 levels.", "The label's rate, 1.5 %, is not among the levels.");
+        assertThat(seen(APlan.of("dose-series")
+                        .factors(doses(1.0, 1.5, 0, 0.5, 1, 2, 4))
+                        .asking(APlan.question("injury"))
+                        .plan()))
+                .isEmpty();
+        assertThat(seen(APlan.of("dose-series")
+                        .factors(doses(null, 0.2, 0, 0.5, 1, 2, 4))
+                        .plan()))
+                .contains("No level of Wood vinegar lies between none and 0.2 %.");
+    }
+
+    @Test
+    void aQuestionThatNobodyLooksAtIsSaid() {
+        Plan plan =
+                APlan.ofGrowth().list("a", "b").asking(APlan.question("yield")).plan();
+        assertThat(seen(plan))
+                .anySatisfy(text ->
+                        assertThat(text).startsWith("No look measures what").contains("yield"));
+    }
+}
