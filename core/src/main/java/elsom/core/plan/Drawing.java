@@ -26,29 +26,30 @@ final class Drawing {
         this.plan = plan;
     }
 
-    TrialRecord record(TrialId id) {
-        List<Bench> benches = plan.benches();
+    TrialRecord record(TrialId id, boolean withUnits) {
+        List<Bench> benches = withUnits ? plan.benches() : List.of();
         Schedule schedule = plan.schedule();
         return TrialRecord.of(
-                new Trial(
-                        id,
-                        plan.question(),
-                        plan.protocol(),
-                        schedule.zone(),
-                        schedule.start(),
-                        plan.rules().watering(),
-                        plan.rules().refillFraction(),
-                        plan.arrangement().seed(),
-                        TrialStage.DRAFT,
-                        plan.rules().blind()),
-                treatments(),
-                plan.containers(),
-                benches,
-                moved(plan.kept().isEmpty() ? plan.layout().draw() : kept(benches)),
-                plan.asked().measures().stream().map(Measure::endpoint).toList(),
-                looks(schedule),
-                List.of(),
-                List.of());
+                        new Trial(
+                                id,
+                                plan.question(),
+                                plan.protocol(),
+                                schedule.zone(),
+                                schedule.start(),
+                                plan.rules().watering(),
+                                plan.rules().refillFraction(),
+                                plan.arrangement().seed(),
+                                TrialStage.DRAFT,
+                                plan.rules().blind()),
+                        plan.treatments().size() <= Treatment.MOST ? treatments() : List.of(),
+                        plan.containers(),
+                        benches,
+                        withUnits ? moved(plan.kept().isEmpty() ? plan.layout().draw() : kept(benches)) : List.of(),
+                        plan.asked().measures().stream().map(Measure::endpoint).toList(),
+                        looks(schedule),
+                        List.of(),
+                        List.of())
+                .with(plan.chores());
     }
 
     private List<Treatment> treatments() {

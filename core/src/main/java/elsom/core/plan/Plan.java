@@ -5,11 +5,14 @@ import elsom.core.design.Grid;
 import elsom.core.design.Layout;
 import elsom.core.design.LayoutKind;
 import elsom.core.trial.Bench;
+import elsom.core.trial.Chore;
 import elsom.core.trial.Container;
 import elsom.core.trial.ProtocolCode;
+import elsom.core.trial.Treatment;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -151,6 +154,10 @@ public record Plan(
         if (treatments.size() < 1) {
             return Optional.of("There are no treatments yet.");
         }
+        if (treatments.size() > Treatment.MOST) {
+            return Optional.of("That makes " + treatments.size() + " treatments; a trial has at most " + Treatment.MOST
+                    + ". Strike cells out, or take fewer levels.");
+        }
         try {
             int factor = arrangement.wholePlotFactor();
             int factors = treatments.factors().size();
@@ -170,6 +177,30 @@ public record Plan(
      * @throws IllegalArgumentException if there is a {@link #layoutProblem} or no look
      */
     public TrialRecord draw(TrialId id) {
-        return new Drawing(this).record(id);
+        layoutProblem().ifPresent(problem -> {
+            throw new IllegalArgumentException(problem);
+        });
+        return new Drawing(this).record(id, true);
+    }
+
+    /** The trial as far as it can be drawn yet: without units while there is a {@link #layoutProblem}. */
+    public TrialRecord sketch(TrialId id) {
+        return new Drawing(this).record(id, layoutProblem().isEmpty());
+    }
+
+    /** What is to be done besides looks, in order of time. */
+    public List<Chore> chores() {
+        return schedule.steps().stream()
+                .flatMap(step -> step.times().stream()
+                        .map(at -> new Chore(
+                                switch (step.kind()) {
+                                    case WATER -> Chore.Kind.WATER;
+                                    case FEED, SOLUTION -> Chore.Kind.FEED;
+                                    default -> Chore.Kind.OTHER;
+                                },
+                                step.kind().label(),
+                                at)))
+                .sorted(Comparator.comparing(Chore::afterStart))
+                .toList();
     }
 }

@@ -21,6 +21,9 @@ public enum LookState {
 
     /** Due from its planned time until the next look's, late after that; done once every expected unit is measured. */
     public static LookState of(TrialRecord record, Look look, Instant now) {
+        if (!record.trial().started()) {
+            return PLANNED;
+        }
         if (record.progress(look).complete()) {
             return DONE;
         }

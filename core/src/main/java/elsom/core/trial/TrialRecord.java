@@ -28,6 +28,7 @@ public final class TrialRecord {
     private final List<Reading> readings;
     private final List<Mishap> mishaps;
     private final List<Progress> progress;
+    private List<Chore> chores = List.of();
     private final Map<ReadingRef, Reading> current = new HashMap<>();
     private final Map<UnitCode, ExperimentalUnit> byCode = new LinkedHashMap<>();
     private final Map<ReadingRef, List<Reading>> histories = new HashMap<>();
@@ -91,7 +92,20 @@ public final class TrialRecord {
 
     /** This trial under another number or stage. */
     public TrialRecord with(Trial changed) {
-        return new TrialRecord(changed, treatments, containers, benches, units, endpoints, looks, readings, mishaps);
+        return copy(changed, treatments, units, chores);
+    }
+
+    /** This trial with what else is to be done in it. */
+    public TrialRecord with(List<Chore> planned) {
+        return copy(trial, treatments, units, planned);
+    }
+
+    private TrialRecord copy(
+            Trial ofTrial, List<Treatment> ofTreatments, List<ExperimentalUnit> ofUnits, List<Chore> planned) {
+        TrialRecord copy = new TrialRecord(
+                ofTrial, ofTreatments, containers, benches, ofUnits, endpoints, looks, readings, mishaps);
+        copy.chores = List.copyOf(planned);
+        return copy;
     }
 
     /**
@@ -105,7 +119,7 @@ public final class TrialRecord {
         for (ExperimentalUnit unit : units) {
             plain.add(unit.as(1, plain.size() + 1));
         }
-        return new TrialRecord(trial, List.of(hidden), containers, benches, plain, endpoints, looks, readings, mishaps);
+        return copy(trial, List.of(hidden), plain, chores);
     }
 
     private List<String> problems() {
@@ -192,6 +206,11 @@ public final class TrialRecord {
 
     public List<Mishap> mishaps() {
         return mishaps;
+    }
+
+    /** What is to be done besides looks, in order of time. */
+    public List<Chore> chores() {
+        return chores;
     }
 
     public Treatment treatment(int number) {

@@ -10,6 +10,8 @@ import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import elsom.web.device.Scale;
+import elsom.web.kit.ClosedPage;
+import elsom.web.kit.TrialHeader;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
 import elsom.web.platform.Station;
@@ -60,6 +62,10 @@ class BenchController {
             Model model) {
         TrialRecord record = trials.snapshot(new TrialId(trial));
         Instant now = clock.instant();
+        if (!record.trial().started()) {
+            model.addAttribute("page", ClosedPage.beforeStart(TrialHeader.of(record, now, TrialHeader.Step.BENCH)));
+            return "kit/closed";
+        }
         Look shown = look.map(number -> record.look(number).orElseThrow(() -> missing(trial, "look " + number)))
                 .or(record::nextLook)
                 .orElseGet(() -> record.looks().get(record.looks().size() - 1));

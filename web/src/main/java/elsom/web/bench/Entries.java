@@ -74,9 +74,12 @@ class Entries {
         Entered entered = logbook.enter(trial, reading(record, form, ref, understood, station));
         TrialRecord after = trials.snapshot(trial);
         if (entered instanceof Entered.Saved saved) {
-            Optional<Concern> concern = Protocols.find(record.trial().protocol())
-                    .orElseThrow()
-                    .concern(after, ref, understood.stored().value());
+            // A unit's neighbours are those of its treatment, so in a blind trial they would tell on it.
+            Optional<Concern> concern = record.trial().blind()
+                    ? Optional.empty()
+                    : Protocols.find(record.trial().protocol())
+                            .orElseThrow()
+                            .concern(after, ref, understood.stored().value());
             return answer(
                     concern.isPresent() ? EntryAnswer.Status.ODD : EntryAnswer.Status.SAVED,
                     after,

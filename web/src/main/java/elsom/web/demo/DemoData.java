@@ -1,6 +1,15 @@
 package elsom.web.demo;
 
-import elsom.core.protocol.TrialPlan;
+import elsom.core.design.LayoutKind;
+import elsom.core.plan.Arrangement;
+import elsom.core.plan.Hours;
+import elsom.core.plan.Plan;
+import elsom.core.plan.PlannedLook;
+import elsom.core.plan.PlannedTreatment;
+import elsom.core.plan.Pots;
+import elsom.core.plan.Rules;
+import elsom.core.plan.Site;
+import elsom.core.plan.Treatments;
 import elsom.core.protocol.WaterHolding;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
@@ -22,6 +31,7 @@ import elsom.core.trial.WateringSchool;
 import elsom.web.trial.Entered;
 import elsom.web.trial.Logbook;
 import elsom.web.trial.NewReading;
+import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -56,12 +66,14 @@ class DemoData implements SmartInitializingSingleton {
     private static final String STATION = "Bench A";
 
     private final Trials trials;
+    private final Plans plans;
     private final Logbook logbook;
     private final Clock clock;
     private final TransactionOperations transaction;
 
-    DemoData(Trials trials, Logbook logbook, Clock clock, TransactionOperations transaction) {
+    DemoData(Trials trials, Plans plans, Logbook logbook, Clock clock, TransactionOperations transaction) {
         this.trials = trials;
+        this.plans = plans;
         this.logbook = logbook;
         this.clock = clock;
         this.transaction = transaction;
@@ -74,6 +86,8 @@ class DemoData implements SmartInitializingSingleton {
             transaction.executeWithoutResult(status -> {
                 roofTrays();
                 plugPots();
+                DemoPlans.all(clock.instant(), ZoneId.systemDefault())
+                        .forEach((name, plan) -> plans.begin(plan, token(name)));
             });
         }
     }
@@ -82,11 +96,31 @@ class DemoData implements SmartInitializingSingleton {
         return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
     }
 
-    private static TrialPlan.Planned medium(String name, String kind, double organicMatter, Container in, double ml) {
+    private static PlannedTreatment medium(String name, String kind, double organicMatter, Container in, double ml) {
         String shown = in.equals(TUB) ? name + ", tub 18 cm" : name;
         ControlKind control = name.equals("Leaf mould") ? ControlKind.CONTROL : ControlKind.NONE;
-        return new TrialPlan.Planned(
-                shown, name, kind, control, Map.of(TreatmentProperty.ORGANIC_MATTER, organicMatter), in, ml);
+        return new PlannedTreatment(
+                shown, name, kind, control, Map.of(TreatmentProperty.ORGANIC_MATTER, organicMatter), in, ml, List.of());
+    }
+
+    /** A water-holding trial, begun, laid out in blocks on each of its places, and started. */
+    private TrialId waterHolding(
+            String name,
+            String question,
+            Instant start,
+            WateringSchool school,
+            List<PlannedTreatment> media,
+            List<Site> places,
+            List<PlannedLook> looks,
+            long seed) {
+        Plan begun = new WaterHolding().begin(question, ZoneId.systemDefault(), start, Pots.of(POT), seed);
+        Plan plan = begun.with(Treatments.listed(media), begun.pots())
+                .with(new Arrangement(LayoutKind.BLOCKS, 4, places, true, 0, false, 0, seed, List.of()))
+                .with(begun.schedule().with(looks, List.of(), Hours.ANY))
+                .with(new Rules(school, 0.5, false));
+        TrialId id = plans.begin(plan, token(name));
+        plans.start(id);
+        return id;
     }
 
     /** Finished: five media in roof trays, one of them also in a deep tub, in sun and in shade. */
@@ -97,13 +131,11 @@ class DemoData implements SmartInitializingSingleton {
                 .atTime(14, 0)
                 .atZone(zone)
                 .toInstant();
-        TrialPlan plan = new TrialPlan(
-                new WaterHolding(),
+        TrialId id = waterHolding(
+                "roof trays",
                 "Roof-tray blends: which still has water after a hot week?",
-                zone,
                 start,
                 WateringSchool.SAME_FOR_ALL,
-                0.5,
                 List.of(
                         medium("Wood fibre", "organic", 0.94, TRAY, TRAY_ML),
                         medium("Crushed brick 2–8 mm", "mineral", 0.02, TRAY, TRAY_ML),
@@ -111,11 +143,9 @@ class DemoData implements SmartInitializingSingleton {
                         medium("Foamed-glass grit", "mineral", 0.01, TRAY, TRAY_ML),
                         medium("Green-waste compost GW-31", "organic", 0.42, TRAY, TRAY_ML),
                         medium("Wood fibre", "organic", 0.94, TUB, TUB_ML)),
-                List.of("Sunny sill", "Under the bench"),
-                4,
-                hours(2, 6, 24, 48, 72, 120),
-                true);
-        TrialId id = trials.create(plan.draw(4711), token("roof trays"));
+                List.of(Site.named("Sunny sill"), Site.named("Under the bench")),
+                WaterHolding.looks(hours(2, 6, 24, 48, 72, 120), true),
+                4711);
         TrialRecord drawn = trials.snapshot(id);
         drawn.looks().forEach(look -> measure(id, look, drawn.units().size()));
         mistakes(id);
@@ -124,23 +154,19 @@ class DemoData implements SmartInitializingSingleton {
     /** Half-way: four media in pots; the day's look is due and a third of it is done. */
     private void plugPots() {
         Instant start = clock.instant().minus(Duration.ofMinutes(48 * 60 + 25));
-        TrialPlan plan = new TrialPlan(
-                new WaterHolding(),
+        TrialId id = waterHolding(
+                "plug pots",
                 "Which plug medium carries a weekend without watering?",
-                ZoneId.systemDefault(),
                 start,
                 WateringSchool.EACH_TO_REFILL_WEIGHT,
-                0.5,
                 List.of(
                         medium("Leaf mould", "organic", 0.71, POT, POT_ML),
                         medium("Rice hulls", "organic", 0.81, POT, POT_ML),
                         medium("Sheep-wool compost", "organic", 0.63, POT, POT_ML),
                         medium("Wood fibre", "organic", 0.94, POT, POT_ML)),
-                List.of("Tunnel shelf"),
-                4,
-                hours(6, 24, 48, 72, 96),
-                false);
-        TrialId id = trials.create(plan.draw(2203), token("plug pots"));
+                List.of(Site.named("Tunnel shelf")),
+                WaterHolding.looks(hours(6, 24, 48, 72, 96), false),
+                2203);
         TrialRecord drawn = trials.snapshot(id);
         drawn.looks().stream()
                 .filter(look -> look.hoursAfterStart() <= 24)

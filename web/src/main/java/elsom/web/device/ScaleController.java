@@ -49,7 +49,7 @@ class ScaleController {
             @RequestParam String unit,
             @RequestParam int look,
             @RequestParam String endpoint) {
-        TrialRecord record = trials.snapshot(new TrialId(trial));
+        TrialRecord record = trials.key(new TrialId(trial));
         ReadingRef ref;
         try {
             ref = new ReadingRef(new UnitCode(unit), look, new EndpointCode(endpoint));

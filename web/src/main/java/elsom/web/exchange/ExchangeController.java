@@ -6,7 +6,9 @@ import elsom.core.trial.TrialRecord;
 import elsom.web.kit.TrialHeader;
 import elsom.web.platform.Station;
 import elsom.web.trial.Logbook;
+import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
+import elsom.web.trial.WholeTrial;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -15,8 +17,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -36,11 +36,13 @@ class ExchangeController {
     private static final MediaType ZIP = MediaType.parseMediaType("application/zip");
 
     private final Trials trials;
+    private final Plans plans;
     private final Logbook logbook;
     private final Clock clock;
 
-    ExchangeController(Trials trials, Logbook logbook, Clock clock) {
+    ExchangeController(Trials trials, Plans plans, Logbook logbook, Clock clock) {
         this.trials = trials;
+        this.plans = plans;
         this.logbook = logbook;
         this.clock = clock;
     }
@@ -58,7 +60,7 @@ class ExchangeController {
     @GetMapping("/trials/{trial}/readings.csv")
     ResponseEntity<byte[]> readings(@PathVariable long trial) {
         TrialRecord record = trials.snapshot(new TrialId(trial));
-        return download(
+        return Downloads.of(
                 CSV,
                 "trial-" + trial + "-readings.csv",
                 ReadingsCsv.write(record).getBytes(StandardCharsets.UTF_8));
@@ -66,17 +68,8 @@ class ExchangeController {
 
     @GetMapping("/trials/{trial}/trial.zip")
     ResponseEntity<byte[]> whole(@PathVariable long trial) {
-        TrialRecord record = trials.snapshot(new TrialId(trial));
-        return download(ZIP, "trial-" + trial + ".zip", TrialPackageWriter.write(record, clock.instant()));
-    }
-
-    private static ResponseEntity<byte[]> download(MediaType type, String name, byte[] bytes) {
-        return ResponseEntity.ok()
-                .contentType(type)
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(name).build().toString())
-                .body(bytes);
+        WholeTrial whole = plans.whole(new TrialId(trial));
+        return Downloads.of(ZIP, "trial-" + trial + ".zip", TrialPackageWriter.write(whole, clock.instant()));
     }
 
     @GetMapping("/trials/{trial}/files")
@@ -123,8 +116,8 @@ class ExchangeController {
     @PostMapping("/trials/import")
     ModelAndView importTrial(@RequestParam MultipartFile file, @RequestParam UUID token) throws IOException {
         List<BadRow> problems = new ArrayList<>();
-        Map<PackageFile, byte[]> tables = PackageZip.open(file.getBytes(), problems);
-        Optional<TrialRecord> record =
+        Map<String, byte[]> tables = PackageZip.open(file.getBytes(), problems);
+        Optional<WholeTrial> record =
                 problems.isEmpty() ? new TrialPackageReader(tables, problems).read() : Optional.empty();
         if (record.isEmpty()) {
             return answered("exchange/import", new ImportPage(name(file), problems, token), false);

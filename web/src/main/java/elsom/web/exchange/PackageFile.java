@@ -8,7 +8,8 @@ import java.util.Optional;
 enum PackageFile {
     TRIAL(
             "trial",
-            "question:string protocol:string zone:string start:datetime watering:string refill_fraction:number seed:string"),
+            "question:string protocol:string zone:string start:datetime watering:string refill_fraction:number seed:string"
+                    + " stage:string? blind:boolean?"),
     CONTAINERS(
             "containers",
             "name:string shape:string outline:string depth_cm:number top_length_cm:number top_width_cm:number"
@@ -16,8 +17,11 @@ enum PackageFile {
     TREATMENTS(
             "treatments",
             "number:integer code:string name:string material:string kind:string control:string texture:string"
-                    + " tint:string organic_matter:number prewetted:integer"),
-    BENCHES("benches", "number:integer name:string rows:integer columns:integer light:string door:string"),
+                    + " tint:string organic_matter:number prewetted:integer nitrogen:number? product_rate:number? dose:number?"),
+    BENCHES(
+            "benches",
+            "number:integer name:string rows:integer columns:integer light:string door:string length_cm:number?"
+                    + " depth_cm:number? light_map:string? influences:string? guarded:boolean?"),
     UNITS(
             "units",
             "code:string treatment:integer replicate:integer container:string filled_volume_ml:number block:integer"
@@ -35,19 +39,23 @@ enum PackageFile {
     MISHAPS(
             "mishaps",
             "number:integer kind:string note:string units:string look:integer happened_at:datetime station:string"
-                    + " withdrawn_at:datetime");
+                    + " withdrawn_at:datetime"),
+    AMENDMENTS("amendments", "number:integer at:datetime station:string reason:string changes:string");
+
+    /** Files that tell what every unit of a trial got. */
+    static final List<PackageFile> HIDDEN_WHILE_BLIND = List.of(TREATMENTS, UNITS);
 
     private final String table;
     private final List<Column> columns;
 
     /** A column and its type by the Table Schema standard. */
-    record Column(String name, String type) {}
+    record Column(String name, String type, boolean optional) {}
 
     PackageFile(String table, String columns) {
         this.table = table;
         this.columns = Arrays.stream(columns.split(" "))
                 .map(column -> column.split(":"))
-                .map(parts -> new Column(parts[0], parts[1]))
+                .map(parts -> new Column(parts[0], parts[1].replace("?", ""), parts[1].endsWith("?")))
                 .toList();
     }
 
@@ -65,6 +73,19 @@ enum PackageFile {
 
     List<String> columnNames() {
         return columns.stream().map(Column::name).toList();
+    }
+
+    /** Columns without which a file can't be read; the others came later. */
+    List<String> requiredNames() {
+        return columns.stream()
+                .filter(column -> !column.optional())
+                .map(Column::name)
+                .toList();
+    }
+
+    /** Whether a package without this file is whole: it came later than the others. */
+    boolean optional() {
+        return this == AMENDMENTS;
     }
 
     static Optional<PackageFile> at(String path) {

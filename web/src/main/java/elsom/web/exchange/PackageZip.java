@@ -4,7 +4,8 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
-import java.util.EnumMap;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -25,39 +26,48 @@ final class PackageZip {
 
     private PackageZip() {}
 
-    /** The tables in a zip; problems are added to the list. */
-    static Map<PackageFile, byte[]> open(byte[] zip, List<BadRow> problems) {
-        Map<PackageFile, byte[]> tables = new EnumMap<>(PackageFile.class);
+    /** The files of a package by name, a sealed key opened; problems are added to the list. */
+    static Map<String, byte[]> open(byte[] zip, List<BadRow> problems) {
+        Map<String, byte[]> files = new HashMap<>();
         if (zip.length > LARGEST_ZIP) {
             problems.add(new BadRow("", 0, "The zip is larger than 20 MB; a trial's is seldom above 1 MB."));
-            return tables;
+            return files;
         }
         Set<String> seen = new HashSet<>();
         try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip), StandardCharsets.UTF_8)) {
             for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
-                if (!take(entry.getName(), in, tables, seen, problems)) {
-                    return tables;
+                if (!take(entry.getName(), in, files, seen, problems)) {
+                    return files;
                 }
             }
         } catch (IOException | IllegalArgumentException damaged) {
             problems.add(new BadRow("", 0, "The zip is damaged, or is not a zip."));
-            return tables;
+            return files;
         }
         if (seen.isEmpty()) {
             problems.add(new BadRow("", 0, "This is not a zip, or it is empty. Send the zip that Elsom wrote."));
         } else {
             missing(seen, problems);
         }
-        return tables;
+        byte[] sealed = files.remove(SealedKey.PATH);
+        if (sealed != null && problems.isEmpty()) {
+            List<String> expected = new ArrayList<>(PackageFile.HIDDEN_WHILE_BLIND.stream()
+                    .map(PackageFile::path)
+                    .toList());
+            expected.add(TrialPackageWriter.PLAN);
+            files.putAll(SealedKey.open(sealed, expected, problems));
+        }
+        return files;
     }
 
     /** False when nothing more should be unpacked. */
     private static boolean take(
-            String name, InputStream in, Map<PackageFile, byte[]> tables, Set<String> seen, List<BadRow> problems)
+            String name, InputStream in, Map<String, byte[]> files, Set<String> seen, List<BadRow> problems)
             throws IOException {
         String shown = name.length() > 80 ? name.substring(0, 80) + "…" : name;
         boolean descriptor = name.equals(TrialPackageWriter.DESCRIPTOR);
-        if (!descriptor && PackageFile.at(name).isEmpty()) {
+        boolean extra = name.equals(TrialPackageWriter.PLAN) || name.equals(SealedKey.PATH);
+        if (!descriptor && !extra && PackageFile.at(name).isEmpty()) {
             String why = name.contains("/") || name.contains("\\")
                     ? "lies in a folder: zip the files themselves, not their folder."
                     : "does not belong to a trial's package.";
@@ -76,7 +86,7 @@ final class PackageZip {
         if (descriptor) {
             describes(bytes, problems);
         } else {
-            tables.put(PackageFile.at(name).orElseThrow(), bytes);
+            files.put(name, bytes);
         }
         return true;
     }
@@ -97,7 +107,7 @@ final class PackageZip {
             problems.add(new BadRow("", 0, "“" + TrialPackageWriter.DESCRIPTOR + "” is missing from the zip."));
         }
         for (PackageFile file : PackageFile.values()) {
-            if (!seen.contains(file.path())) {
+            if (!file.optional() && !seen.contains(file.path())) {
                 problems.add(new BadRow("", 0, "“" + file.path() + "” is missing from the zip."));
             }
         }

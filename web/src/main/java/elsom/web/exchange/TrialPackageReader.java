@@ -1,6 +1,10 @@
 package elsom.web.exchange;
 
 import elsom.core.design.UnitCodes;
+import elsom.core.plan.Amendment;
+import elsom.core.plan.Plan;
+import elsom.core.plan.PlanRecovery;
+import elsom.core.protocol.Protocol;
 import elsom.core.protocol.Protocols;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Bench;
@@ -13,7 +17,9 @@ import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Influence;
 import elsom.core.trial.Instrument;
+import elsom.core.trial.LightMap;
 import elsom.core.trial.Look;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.MishapKind;
@@ -30,8 +36,12 @@ import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.Trial;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.TrialStage;
 import elsom.core.trial.UnitCode;
 import elsom.core.trial.WateringSchool;
+import elsom.web.trial.PlanJson;
+import elsom.web.trial.WholeTrial;
+import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.ZoneId;
@@ -43,26 +53,34 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Reads the tables of a data package into a trial, collecting every problem with file and row. */
 final class TrialPackageReader {
     private static final int MOST_LOOKS = 100;
 
-    private final Map<PackageFile, byte[]> files;
+    private final Map<String, byte[]> files;
     private final List<BadRow> problems;
 
-    TrialPackageReader(Map<PackageFile, byte[]> files, List<BadRow> problems) {
+    TrialPackageReader(Map<String, byte[]> files, List<BadRow> problems) {
         this.files = files;
         this.problems = problems;
     }
 
     private CsvTable table(PackageFile file) {
-        return CsvTable.read(file.path(), files.getOrDefault(file, new byte[0]), file.columnNames(), problems);
+        byte[] bytes = files.get(file.path());
+        return bytes == null && file.optional()
+                ? CsvTable.read(
+                        file.path(),
+                        CsvText.of(file.columnNames(), Stream.of()).getBytes(StandardCharsets.UTF_8),
+                        List.of(),
+                        problems)
+                : CsvTable.read(file.path(), bytes == null ? new byte[0] : bytes, file.requiredNames(), problems);
     }
 
     /** The trial, without a number; empty when something is wrong. */
-    Optional<TrialRecord> read() {
+    Optional<WholeTrial> read() {
         CsvTable trials = table(PackageFile.TRIAL);
         List<Trial> trial = trials.map(this::trial);
         List<Treatment> treatments = table(PackageFile.TREATMENTS).map(TrialPackageReader::treatment);
@@ -79,24 +97,64 @@ final class TrialPackageReader {
         numbered(PackageFile.BENCHES, benches.stream().map(Bench::number).toList());
         numbered(PackageFile.LOOKS, looks.stream().map(Look::number).toList());
         numbered(PackageFile.MISHAPS, mishaps.stream().map(Mishap::number).toList());
+        List<Amendment> amendments = table(PackageFile.AMENDMENTS).map(TrialPackageReader::amendment);
         sizes(trial, units, looks);
         if (!problems.isEmpty()) {
             return Optional.empty();
         }
         try {
-            return Optional.of(TrialRecord.of(
-                    trial.get(0), treatments, containers, benches, units, endpoints, looks, readings, mishaps));
+            TrialRecord record = TrialRecord.of(
+                    trial.get(0), treatments, containers, benches, units, endpoints, looks, readings, mishaps);
+            return plan(record).map(plan -> new WholeTrial(drawn(record, plan), plan, amendments));
         } catch (IllegalArgumentException inconsistent) {
             problems.add(new BadRow("", 0, "The files do not fit together: " + inconsistent.getMessage()));
             return Optional.empty();
         }
     }
 
+    /** A draft's tables are only what its plan would be drawn as. */
+    private static TrialRecord drawn(TrialRecord record, Plan plan) {
+        return record.trial().started() ? record : plan.sketch(new TrialId(0));
+    }
+
+    /** The plan; of a trial from before plans were kept, what its tables tell. */
+    private Optional<Plan> plan(TrialRecord record) {
+        byte[] json = files.get(TrialPackageWriter.PLAN);
+        if (json == null) {
+            return Optional.of(PlanRecovery.of(
+                    record,
+                    Protocols.find(record.trial().protocol())
+                            .map(Protocol::measures)
+                            .orElse(List.of())));
+        }
+        try {
+            Plan plan = PlanJson.read(new String(json, StandardCharsets.UTF_8));
+            if (!plan.protocol().equals(record.trial().protocol())) {
+                throw new IllegalArgumentException("it is for another kind of trial than trial.csv says");
+            }
+            plan.sketch(new TrialId(0));
+            return Optional.of(plan);
+        } catch (IllegalArgumentException malformed) {
+            problems.add(new BadRow(TrialPackageWriter.PLAN, 0, "It can't be read: " + malformed.getMessage()));
+            return Optional.empty();
+        }
+    }
+
+    private static Amendment amendment(CsvTable.Row row) {
+        return new Amendment(
+                row.whole("number"),
+                row.instant("at"),
+                limited(row, "station", 30),
+                row.text("reason"),
+                row.text("changes").lines().toList());
+    }
+
     private void sizes(List<Trial> trial, List<ExperimentalUnit> units, List<Look> looks) {
         if (problems.isEmpty() && trial.size() != 1) {
             problems.add(new BadRow(PackageFile.TRIAL.path(), 0, "It must hold one row, it holds " + trial.size()));
         }
-        if (problems.isEmpty() && (units.isEmpty() || units.size() > UnitCodes.MOST)) {
+        boolean draft = problems.isEmpty() && !trial.get(0).started();
+        if (problems.isEmpty() && ((units.isEmpty() && !draft) || units.size() > UnitCodes.MOST)) {
             problems.add(new BadRow(
                     PackageFile.UNITS.path(),
                     0,
@@ -138,7 +196,9 @@ final class TrialPackageReader {
                 row.instant("start"),
                 row.choice("watering", WateringSchool.class),
                 row.number("refill_fraction"),
-                row.large("seed"));
+                row.large("seed"),
+                row.optional("stage").isPresent() ? row.choice("stage", TrialStage.class) : TrialStage.STARTED,
+                row.optional("blind").map(Boolean::parseBoolean).orElse(false));
     }
 
     private static Container container(CsvTable.Row row) {
@@ -155,22 +215,28 @@ final class TrialPackageReader {
 
     private static Treatment treatment(CsvTable.Row row) {
         Map<TreatmentProperty, Double> properties = new EnumMap<>(TreatmentProperty.class);
-        if (row.optional("organic_matter").isPresent()) {
-            properties.put(TreatmentProperty.ORGANIC_MATTER, row.number("organic_matter"));
-        }
-        if (row.optional("prewetted").isPresent()) {
-            properties.put(TreatmentProperty.PREWETTED, row.number("prewetted"));
-        }
+        property(row, "organic_matter", TreatmentProperty.ORGANIC_MATTER, properties);
+        property(row, "prewetted", TreatmentProperty.PREWETTED, properties);
+        property(row, "nitrogen", TreatmentProperty.NITROGEN, properties);
+        property(row, "product_rate", TreatmentProperty.PRODUCT_RATE, properties);
+        property(row, "dose", TreatmentProperty.DOSE, properties);
         return new Treatment(
                 row.whole("number"),
                 row.text("code"),
                 row.text("name"),
-                limited(row, "material", Treatment.LONGEST_NAME),
+                row.optional("material").isPresent() ? limited(row, "material", Treatment.LONGEST_NAME) : "",
                 row.optional("kind").isPresent() ? limited(row, "kind", 30) : "",
                 row.choice("control", ControlKind.class),
                 row.choice("texture", Texture.class),
                 row.choice("tint", Tint.class),
                 properties);
+    }
+
+    private static void property(
+            CsvTable.Row row, String column, TreatmentProperty property, Map<TreatmentProperty, Double> to) {
+        if (row.optional(column).isPresent()) {
+            to.put(property, row.number(column));
+        }
     }
 
     private static String limited(CsvTable.Row row, String column, int longest) {
@@ -187,8 +253,13 @@ final class TrialPackageReader {
                 limited(row, "name", Treatment.LONGEST_NAME),
                 row.whole("rows"),
                 row.whole("columns"),
+                row.optional("length_cm").isPresent() ? row.number("length_cm") : 0,
+                row.optional("depth_cm").isPresent() ? row.number("depth_cm") : 0,
                 row.choice("light", Side.class),
-                row.choice("door", Side.class));
+                row.choice("door", Side.class),
+                LightMap.parse(row.optional("light_map").orElse("")),
+                Influence.parse(row.optional("influences").orElse("")),
+                row.optional("guarded").map(Boolean::parseBoolean).orElse(false));
     }
 
     private static ExperimentalUnit unit(CsvTable.Row row) {

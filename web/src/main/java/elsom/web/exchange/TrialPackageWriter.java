@@ -1,19 +1,22 @@
 package elsom.web.exchange;
 
+import elsom.core.plan.Amendment;
 import elsom.core.trial.EndpointCode;
+import elsom.core.trial.Influence;
 import elsom.core.trial.Reading;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.Trial;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
+import elsom.web.trial.PlanJson;
+import elsom.web.trial.WholeTrial;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,15 +30,29 @@ import tools.jackson.databind.json.JsonMapper;
 /** Writes a whole trial as a zip of CSV files with a datapackage.json, by the open Data Package standard 2.0. */
 final class TrialPackageWriter {
     static final String DESCRIPTOR = "datapackage.json";
+    static final String PLAN = "plan.json";
 
     private TrialPackageWriter() {}
 
-    static byte[] write(TrialRecord record, Instant now) {
+    /** The zip; of a blind trial, what every unit got goes into a sealed key. */
+    static byte[] write(WholeTrial whole, Instant now) {
+        TrialRecord shown = whole.sealed() ? whole.record().codesOnly() : whole.record();
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(bytes, StandardCharsets.UTF_8)) {
-            put(zip, DESCRIPTOR, descriptor(record.trial(), now));
+            put(zip, DESCRIPTOR, bytes(descriptor(shown.trial(), whole.sealed(), now)));
             for (PackageFile file : PackageFile.values()) {
-                put(zip, file.path(), CsvText.of(file.columnNames(), rows(record, file)));
+                put(zip, file.path(), table(whole, shown, file));
+            }
+            byte[] plan = bytes(PlanJson.write(whole.plan()));
+            if (whole.sealed()) {
+                Map<String, byte[]> key = new LinkedHashMap<>();
+                for (PackageFile file : PackageFile.HIDDEN_WHILE_BLIND) {
+                    key.put(file.path(), table(whole, whole.record(), file));
+                }
+                key.put(PLAN, plan);
+                put(zip, SealedKey.PATH, SealedKey.seal(key));
+            } else {
+                put(zip, PLAN, plan);
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -43,23 +60,42 @@ final class TrialPackageWriter {
         return bytes.toByteArray();
     }
 
-    private static void put(ZipOutputStream zip, String path, String text) throws IOException {
+    private static byte[] table(WholeTrial whole, TrialRecord record, PackageFile file) {
+        Stream<List<?>> rows = file == PackageFile.AMENDMENTS
+                ? whole.amendments().stream().map(TrialPackageWriter::row)
+                : rows(record, file);
+        return bytes(CsvText.of(file.columnNames(), rows));
+    }
+
+    private static byte[] bytes(String text) {
+        return text.getBytes(StandardCharsets.UTF_8);
+    }
+
+    private static List<?> row(Amendment a) {
+        return List.of(a.number(), a.at(), a.station(), a.reason(), String.join("\n", a.changes()));
+    }
+
+    private static void put(ZipOutputStream zip, String path, byte[] content) throws IOException {
         zip.putNextEntry(new ZipEntry(path));
-        zip.write(text.getBytes(StandardCharsets.UTF_8));
+        zip.write(content);
         zip.closeEntry();
     }
 
-    private static String descriptor(Trial trial, Instant now) {
+    private static String descriptor(Trial trial, boolean sealed, Instant now) {
         Map<String, Object> descriptor = new LinkedHashMap<>();
         descriptor.put("$schema", "https://datapackage.org/profiles/2.0/datapackage.json");
         descriptor.put("name", "trial-" + trial.id());
         descriptor.put("title", trial.question());
         descriptor.put("created", now.toString());
-        descriptor.put(
-                "resources",
-                Arrays.stream(PackageFile.values())
-                        .map(TrialPackageWriter::resource)
-                        .toList());
+        List<Map<String, Object>> resources = new ArrayList<>();
+        for (PackageFile file : PackageFile.values()) {
+            resources.add(resource(file));
+        }
+        resources.add(
+                sealed
+                        ? Map.of("name", "key", "path", SealedKey.PATH, "format", "base64")
+                        : Map.of("name", "plan", "path", PLAN, "format", "json", "mediatype", "application/json"));
+        descriptor.put("resources", resources);
         return JsonMapper.shared().writerWithDefaultPrettyPrinter().writeValueAsString(descriptor);
     }
 
@@ -92,7 +128,9 @@ final class TrialPackageWriter {
                         trial.start(),
                         trial.watering(),
                         trial.refillFraction(),
-                        trial.seed()));
+                        trial.seed(),
+                        trial.stage(),
+                        trial.blind()));
             case CONTAINERS ->
                 record.containers().stream()
                         .map(c -> List.of(
@@ -107,7 +145,18 @@ final class TrialPackageWriter {
             case TREATMENTS -> record.treatments().stream().map(TrialPackageWriter::row);
             case BENCHES ->
                 record.benches().stream()
-                        .map(b -> List.of(b.number(), b.name(), b.rows(), b.columns(), b.light(), b.door()));
+                        .map(b -> List.of(
+                                b.number(),
+                                b.name(),
+                                b.rows(),
+                                b.columns(),
+                                b.light(),
+                                b.door(),
+                                b.lengthCm(),
+                                b.depthCm(),
+                                b.lightMap().text(),
+                                Influence.text(b.influences()),
+                                b.guarded()));
             case UNITS ->
                 record.units().stream()
                         .map(u -> List.of(
@@ -150,6 +199,7 @@ final class TrialPackageWriter {
                                 m.happenedAt(),
                                 m.station(),
                                 m.withdrawnAt()));
+            case AMENDMENTS -> Stream.empty();
         };
     }
 
@@ -164,7 +214,10 @@ final class TrialPackageWriter {
                 t.texture(),
                 t.tint(),
                 t.properties().get(TreatmentProperty.ORGANIC_MATTER),
-                t.properties().containsKey(TreatmentProperty.PREWETTED) ? 1 : null);
+                t.properties().containsKey(TreatmentProperty.PREWETTED) ? 1 : null,
+                t.properties().get(TreatmentProperty.NITROGEN),
+                t.properties().get(TreatmentProperty.PRODUCT_RATE),
+                t.properties().get(TreatmentProperty.DOSE));
     }
 
     private static List<?> row(Reading r) {

@@ -6,8 +6,11 @@ import elsom.core.verdict.FigureKind;
 import elsom.core.verdict.Findings;
 import elsom.core.verdict.GroupKey;
 import elsom.core.verdict.UnitResult;
+import elsom.web.kit.ClosedPage;
 import elsom.web.kit.TrialHeader;
 import elsom.web.platform.NotFound;
+import elsom.web.platform.Refusal;
+import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
 import java.time.Clock;
 import java.util.Optional;
@@ -24,11 +27,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/trials/{trial}/findings")
 class FindingsController {
     private final Trials trials;
+    private final Plans plans;
     private final WorkedOut workedOut;
     private final Clock clock;
 
-    FindingsController(Trials trials, WorkedOut workedOut, Clock clock) {
+    FindingsController(Trials trials, Plans plans, WorkedOut workedOut, Clock clock) {
         this.trials = trials;
+        this.plans = plans;
         this.workedOut = workedOut;
         this.clock = clock;
     }
@@ -39,11 +44,22 @@ class FindingsController {
             @RequestParam(defaultValue = "1") int bench,
             @RequestParam(defaultValue = "0") int at,
             Model model) {
-        TrialRecord record = withBench(trial, bench);
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        Optional<ClosedPage> closed = closed(record);
+        if (closed.isPresent()) {
+            model.addAttribute("page", closed.get());
+            return "kit/closed";
+        }
+        withBench(trial, bench);
         Findings findings = findings(record, at);
+        model.addAttribute("amendments", plans.amendments(record.trial().id()));
         model.addAttribute(
                 "page", FindingsPage.of(record, findings, bench, TrialHeader.Step.FINDINGS, clock.instant()));
         return "findings/findings";
+    }
+
+    private Optional<ClosedPage> closed(TrialRecord record) {
+        return ClosedPage.ofFindings(record, clock.instant(), TrialHeader.Step.FINDINGS);
     }
 
     @GetMapping("/units")
@@ -62,6 +78,9 @@ class FindingsController {
         TrialRecord record = trials.snapshot(new TrialId(trial));
         if (bench < 1 || bench > record.benches().size()) {
             throw missing(trial, "place " + bench);
+        }
+        if (closed(record).isPresent()) {
+            throw new Refusal("There are no findings to see yet.");
         }
         return record;
     }
@@ -85,7 +104,7 @@ class FindingsController {
             @RequestParam(defaultValue = "0") int treatment,
             @RequestParam(defaultValue = "false") boolean sheet,
             Model model) {
-        TrialRecord record = trials.snapshot(new TrialId(trial));
+        TrialRecord record = withBench(trial, 1);
         Findings findings = findings(record, at);
         FigureKind known = findings.kind(kind).orElseThrow(() -> missing(trial, "figure “" + kind + "”"));
         WorkingPage page = unit.isPresent()

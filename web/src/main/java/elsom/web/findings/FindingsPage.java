@@ -15,6 +15,7 @@ import elsom.web.kit.Swatch;
 import elsom.web.kit.TrialHeader;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -33,6 +34,7 @@ public record FindingsPage(
         List<GroupLine> groups,
         String unitsHref,
         List<RankTable> rankings,
+        String rankedBy,
         String apart,
         List<Flag> flags) {
 
@@ -100,6 +102,11 @@ public record FindingsPage(
                         .toList(),
                 links.base() + "/units?bench=" + bench + "&at=" + findings.comparedAt(),
                 here.rankings().stream().map(ranking -> table(record, ranking)).toList(),
+                here.rankings().stream()
+                        .findFirst()
+                        .map(ranking -> "Rank by "
+                                + ranking.kind().label().split(",")[0].toLowerCase(Locale.ROOT))
+                        .orElse("Rank"),
                 apart(record, here),
                 findings.flags());
     }

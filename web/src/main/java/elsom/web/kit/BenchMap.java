@@ -1,27 +1,34 @@
 package elsom.web.kit;
 
+import elsom.core.design.Grid;
 import elsom.core.trial.Bench;
+import elsom.core.trial.BenchPosition;
 import elsom.core.trial.Container;
 import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Influence;
 import elsom.core.trial.Outline;
 import elsom.core.trial.Side;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /** The benches from above, to scale within each bench, with every unit on its place. Lengths are px of the drawing. */
 public record BenchMap(List<Drawn> benches) {
-    private static final double GAP_CM = 2.5;
     private static final double WIDEST = 760;
     private static final double LABELS = 74;
     private static final double TOP = 34;
+    private static final double BOTTOM = 30;
     private static final double SPREAD = 0.8;
     private static final double SMALLEST_CELL = 66;
     private static final double LARGEST_CELL = 122;
+    private static final double READABLE_CELL = 46;
 
     /** So that a bench of a few rows is seen whole beside the entry panel. */
     private static final double HIGHEST = 510;
@@ -37,9 +44,20 @@ public record BenchMap(List<Drawn> benches) {
     /** What is shown on a unit: a value, how it stands, and where a click leads. */
     public record Face(String value, State state, String href) {}
 
-    /** What the units of one treatment look like on this bench, drawn once and placed often; centred on 0, 0. */
+    /**
+     * What the units of one treatment look like on this bench, drawn once and placed often; centred on 0, 0.
+     *
+     * @param plated whether code and value stand on plates; too small for that, a unit shows its treatment's letter
+     */
     public record Shape(
-            String id, String fill, double width, double height, double corner, double codeY, double faceY) {
+            String id,
+            String fill,
+            double width,
+            double height,
+            double corner,
+            double codeY,
+            double faceY,
+            boolean plated) {
         static final double PLATE = 19;
 
         public double left() {
@@ -63,11 +81,17 @@ public record BenchMap(List<Drawn> benches) {
             String href,
             String shape,
             String place,
+            int row,
+            int column,
             double codeX,
             double codeY,
             double faceY,
-            String value) {
-        static Cell of(String code, String treatment, Shape shape, double x, double y, Face face) {
+            String shown,
+            String value,
+            boolean small) {
+        static Cell of(
+                ExperimentalUnit unit, String treatment, String letter, Shape shape, double x, double y, Face face) {
+            String code = unit.code().value();
             String stands = switch (face.state()) {
                 case DONE -> face.value().isEmpty() ? "" : ", " + face.value();
                 case LOST -> ", lost";
@@ -76,105 +100,251 @@ public record BenchMap(List<Drawn> benches) {
             };
             return new Cell(
                     code,
-                    "unit " + face.state().name().toLowerCase(Locale.ROOT),
+                    "unit " + face.state().name().toLowerCase(Locale.ROOT) + (shape.plated() ? "" : " small"),
                     code + ", " + treatment + stands,
                     face.href(),
                     "#" + shape.id(),
                     "translate(" + round(x) + " " + round(y) + ")",
-                    shape.codePlateX() + 22,
-                    shape.codeY() + 14.5,
+                    unit.position().row(),
+                    unit.position().column(),
+                    shape.plated() ? shape.codePlateX() + 22 : 0,
+                    shape.plated() ? shape.codeY() + 14.5 : 4,
                     shape.faceY() + 14.5,
-                    face.value());
+                    shape.plated() ? code : letter,
+                    shape.plated() ? face.value() : "",
+                    !shape.plated());
         }
     }
 
     /** A row's label. */
     public record RowLabel(String text, double y) {}
 
-    /** One bench. */
+    /** A rectangle of the bench: measured light, or something that makes a part unlike the rest. */
+    public record Area(double x, double y, double width, double height, double strength, String label) {}
+
+    /** A place without a unit, or with a guard unit on it. */
+    public record Spot(double x, double y, int row, int column) {}
+
+    /**
+     * One bench.
+     *
+     * @param pitchX from the middle of a place to the next along a row
+     */
     public record Drawn(
             int number,
             String name,
             double width,
             double height,
+            double pitchX,
+            double pitchY,
+            int rowCount,
+            int columnCount,
             Side light,
             List<RowLabel> rows,
             List<Shape> shapes,
             List<Cell> cells,
+            List<Area> lit,
+            List<Area> influences,
+            List<Spot> guards,
+            List<Spot> free,
+            double radius,
             String lightWords,
-            String doorWords) {}
+            String doorWords,
+            String size) {
+        /** Where the light wash runs from, by its side. */
+        public String gradient() {
+            return switch (light) {
+                case TOP -> "0 0 0 1";
+                case BOTTOM -> "0 1 0 0";
+                case LEFT -> "0 0 1 0";
+                case RIGHT -> "1 0 0 0";
+            };
+        }
 
-    /** Draws all benches of a trial. */
+        public double originX() {
+            return LABELS;
+        }
+
+        public double originY() {
+            return TOP;
+        }
+    }
+
+    /** Draws all benches of a trial, large enough to read codes and values on every unit. */
     public static BenchMap of(TrialRecord record, Function<ExperimentalUnit, Face> face) {
         return new BenchMap(record.benches().stream()
-                .map(bench -> drawn(record, bench, face))
+                .map(bench -> new Drawing(record, bench, true).drawn(face))
                 .toList());
     }
 
     /** Draws one bench, 1-based. */
     public static BenchMap of(TrialRecord record, int bench, Function<ExperimentalUnit, Face> face) {
-        return new BenchMap(List.of(drawn(record, record.bench(bench), face)));
+        return new BenchMap(List.of(new Drawing(record, record.bench(bench), true).drawn(face)));
     }
 
-    private static Drawn drawn(TrialRecord record, Bench bench, Function<ExperimentalUnit, Face> face) {
-        List<ExperimentalUnit> here = record.units().stream()
-                .filter(unit -> unit.position().bench() == bench.number())
-                .toList();
-        double longest = here.stream()
-                .mapToDouble(u -> record.container(u).topLengthCm())
-                .max()
-                .orElse(10);
-        double widest = here.stream()
-                .mapToDouble(u -> record.container(u).topWidthCm())
-                .max()
-                .orElse(10);
-        double fitting = (WIDEST - LABELS) / (bench.columns() * (longest + GAP_CM));
-        double upright = (HIGHEST - TOP) / (bench.rows() * (widest + GAP_CM));
-        double scale = Math.max(SMALLEST_CELL / longest, Math.min(Math.min(fitting, upright), LARGEST_CELL / longest));
-        double pitchX = Math.max((longest + GAP_CM) * scale, (WIDEST - LABELS) / bench.columns() * SPREAD);
-        double pitchY = Math.max((widest + GAP_CM) * scale, SMALLEST_CELL + 6);
-        Map<Integer, Shape> shapes = new TreeMap<>();
-        List<Cell> cells = new ArrayList<>();
-        for (ExperimentalUnit unit : here) {
-            Shape shape = shapes.computeIfAbsent(
-                    unit.treatment(), number -> shape(bench.number(), number, record.container(unit), scale));
-            double x = LABELS + (unit.position().column() - 0.5) * pitchX;
-            double y = TOP + (unit.position().row() - 0.5) * pitchY;
-            cells.add(Cell.of(unit.code().value(), record.treatment(unit).name(), shape, x, y, face.apply(unit)));
-        }
-        List<RowLabel> rows = here.stream()
-                .filter(unit -> unit.position().column() == 1)
-                .map(unit -> new RowLabel(
-                        "block " + unit.block(), round(TOP + (unit.position().row() - 0.5) * pitchY)))
-                .toList();
-        return new Drawn(
-                bench.number(),
-                bench.name(),
-                round(LABELS + bench.columns() * pitchX + 12),
-                round(TOP + bench.rows() * pitchY + 30),
-                bench.light(),
-                rows,
-                List.copyOf(shapes.values()),
-                cells,
-                "window side",
-                "door side");
-    }
-
-    private static Shape shape(int bench, int treatment, Container container, double scale) {
-        double width = container.topLengthCm() * scale;
-        double height = container.topWidthCm() * scale;
-        boolean round = container.outline() == Outline.ROUND;
-        return new Shape(
-                "cell-" + bench + "-" + treatment,
-                "url(#tex-" + treatment + ")",
-                round(width),
-                round(height),
-                round ? round(Math.min(width, height) / 2) : 3,
-                round(-height / 2 + (round ? 10 : 4)),
-                round(height / 2 - (round ? 32 : 23)));
+    /** Draws all benches so that each is seen whole; where units get small they show their treatment's letter only. */
+    public static BenchMap whole(TrialRecord record, Function<ExperimentalUnit, Face> face) {
+        return new BenchMap(record.benches().stream()
+                .map(bench -> new Drawing(record, bench, false).drawn(face))
+                .toList());
     }
 
     private static double round(double px) {
         return Math.round(px * 10) / 10.0;
+    }
+
+    /** The measures of one bench's drawing. */
+    private static final class Drawing {
+        private final TrialRecord record;
+        private final Bench bench;
+        private final List<ExperimentalUnit> here;
+        private final double scale;
+        private final double pitchX;
+        private final double pitchY;
+        private final boolean plated;
+
+        Drawing(TrialRecord record, Bench bench, boolean readable) {
+            this.record = record;
+            this.bench = bench;
+            this.here = record.units().stream()
+                    .filter(unit -> unit.position().bench() == bench.number())
+                    .toList();
+            double longest = here.stream()
+                    .mapToDouble(u -> record.container(u).topLengthCm())
+                    .max()
+                    .orElse(10);
+            double widest = here.stream()
+                    .mapToDouble(u -> record.container(u).topWidthCm())
+                    .max()
+                    .orElse(10);
+            double fitting = (WIDEST - LABELS) / (bench.columns() * (longest + Grid.GAP_CM));
+            double upright = (HIGHEST - TOP) / (bench.rows() * (widest + Grid.GAP_CM));
+            double fit = Math.min(Math.min(fitting, upright), LARGEST_CELL / longest);
+            this.plated = readable || fit * longest >= READABLE_CELL;
+            this.scale = plated ? Math.max(SMALLEST_CELL / longest, fit) : Math.min(fitting, LARGEST_CELL / longest);
+            double stretched = plated ? (WIDEST - LABELS) / bench.columns() * SPREAD : 0;
+            this.pitchX = Math.max((longest + Grid.GAP_CM) * scale, stretched);
+            this.pitchY = Math.max((widest + Grid.GAP_CM) * scale, plated ? SMALLEST_CELL + 6 : 0);
+        }
+
+        private double x(double column) {
+            return LABELS + (column - 0.5) * pitchX;
+        }
+
+        private double y(double row) {
+            return TOP + (row - 0.5) * pitchY;
+        }
+
+        Drawn drawn(Function<ExperimentalUnit, Face> face) {
+            Map<Integer, Shape> shapes = new TreeMap<>();
+            List<Cell> cells = new ArrayList<>();
+            for (ExperimentalUnit unit : here) {
+                Shape shape = shapes.computeIfAbsent(unit.treatment(), number -> shape(number, record.container(unit)));
+                cells.add(Cell.of(
+                        unit,
+                        record.treatment(unit).name(),
+                        record.treatment(unit).code(),
+                        shape,
+                        x(unit.position().column()),
+                        y(unit.position().row()),
+                        face.apply(unit)));
+            }
+            Set<BenchPosition> taken =
+                    here.stream().map(ExperimentalUnit::position).collect(Collectors.toCollection(HashSet::new));
+            List<BenchPosition> guards = bench.guards().toList();
+            return new Drawn(
+                    bench.number(),
+                    bench.name(),
+                    round(LABELS + bench.columns() * pitchX + 12),
+                    round(TOP + bench.rows() * pitchY + BOTTOM),
+                    round(pitchX),
+                    round(pitchY),
+                    bench.rows(),
+                    bench.columns(),
+                    bench.light(),
+                    rows(),
+                    List.copyOf(shapes.values()),
+                    cells,
+                    lit(),
+                    bench.influences().stream().map(this::area).toList(),
+                    guards.stream().map(this::spot).toList(),
+                    bench.places()
+                            .filter(at -> !taken.contains(at) && !guards.contains(at))
+                            .map(this::spot)
+                            .toList(),
+                    round(0.32 * Math.min(pitchX, pitchY)),
+                    "light from the " + bench.light().label(),
+                    "door at the " + bench.door().label(),
+                    bench.lengthCm() > 0
+                            ? Math.round(bench.lengthCm()) + " × " + Math.round(bench.depthCm()) + " cm"
+                            : "");
+        }
+
+        private Spot spot(BenchPosition at) {
+            return new Spot(round(x(at.column())), round(y(at.row())), at.row(), at.column());
+        }
+
+        /** A row is labelled with its block when all its units share one. */
+        private List<RowLabel> rows() {
+            Map<Integer, Set<Integer>> blocks = new TreeMap<>();
+            here.forEach(unit -> blocks.computeIfAbsent(unit.position().row(), row -> new HashSet<>())
+                    .add(unit.block()));
+            boolean manyBlocks =
+                    here.stream().mapToInt(ExperimentalUnit::block).distinct().count() > 1;
+            return blocks.entrySet().stream()
+                    .filter(row -> row.getValue().size() == 1 && manyBlocks)
+                    .map(row ->
+                            new RowLabel("block " + row.getValue().iterator().next(), round(y(row.getKey()))))
+                    .toList();
+        }
+
+        /** Measured light, a rectangle for each reading of the meter, brighter where there is more. */
+        private List<Area> lit() {
+            var map = bench.lightMap();
+            List<Area> areas = new ArrayList<>();
+            double most = map.ppfd().stream().mapToDouble(v -> v).max().orElse(0);
+            double width = bench.columns() * pitchX / Math.max(1, map.columns());
+            double height = bench.rows() * pitchY / Math.max(1, map.rows());
+            for (int i = 0; i < map.ppfd().size(); i++) {
+                int row = i / map.columns();
+                int column = i % map.columns();
+                double value = map.ppfd().get(i);
+                areas.add(new Area(
+                        round(LABELS + column * width),
+                        round(TOP + row * height),
+                        round(width),
+                        round(height),
+                        most > 0 ? Math.round(100 * value / most) / 100.0 : 0,
+                        Long.toString(Math.round(value))));
+            }
+            return areas;
+        }
+
+        private Area area(Influence influence) {
+            int toColumn = Math.min(influence.toColumn(), bench.columns());
+            int toRow = Math.min(influence.toRow(), bench.rows());
+            return new Area(
+                    round(LABELS + (influence.fromColumn() - 1) * pitchX + 2),
+                    round(TOP + (influence.fromRow() - 1) * pitchY + 2),
+                    round(Math.max(0, (toColumn - influence.fromColumn() + 1) * pitchX - 4)),
+                    round(Math.max(0, (toRow - influence.fromRow() + 1) * pitchY - 4)),
+                    1,
+                    influence.kind().label());
+        }
+
+        private Shape shape(int treatment, Container container) {
+            double width = container.topLengthCm() * scale;
+            double height = container.topWidthCm() * scale;
+            boolean round = container.outline() == Outline.ROUND;
+            return new Shape(
+                    "cell-" + bench.number() + "-" + treatment,
+                    "url(#tex-" + treatment + ")",
+                    BenchMap.round(width),
+                    BenchMap.round(height),
+                    round ? BenchMap.round(Math.min(width, height) / 2) : 3,
+                    BenchMap.round(-height / 2 + (round ? 10 : 4)),
+                    BenchMap.round(height / 2 - (round ? 32 : 23)),
+                    plated);
+        }
     }
 }

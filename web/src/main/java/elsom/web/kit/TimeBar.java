@@ -1,5 +1,6 @@
 package elsom.web.kit;
 
+import elsom.core.trial.Chore;
 import elsom.core.trial.Look;
 import elsom.core.trial.LookState;
 import elsom.core.trial.Mishap;
@@ -16,11 +17,16 @@ import java.util.stream.Collectors;
  * The strip at the top of every trial page: looks from first to last, what is done and due, mishaps, now. Positions
  * are percent of its width; looks keep a least distance, so that early ones an hour apart can be told apart.
  */
-public record TimeBar(List<Tick> ticks, List<Mark> marks, double nowAt, boolean nowInside, String summary) {
+public record TimeBar(
+        List<Tick> ticks, List<Mark> marks, List<Drop> drops, double nowAt, boolean nowInside, String summary) {
     private static final double LEAST_GAP = 7;
+    private static final int MOST_DROPS = 80;
 
     /** A look on the strip. */
     public record Tick(double at, String label, String when, LookState state, boolean here, String href) {}
+
+    /** A watering, feed or other step on the strip. */
+    public record Drop(double at, Chore.Kind kind, String label) {}
 
     /** A mishap on the strip. */
     public record Mark(double at, String label) {}
@@ -42,7 +48,8 @@ public record TimeBar(List<Tick> ticks, List<Mark> marks, double nowAt, boolean 
                     Times.dayAndTime(planned, record.trial().zone()),
                     LookState.of(record, look, now),
                     look.number() == hereLook,
-                    "/trials/" + record.trial().id() + "/bench?look=" + look.number()));
+                    "/trials/" + record.trial().id()
+                            + (record.trial().started() ? "/bench?look=" + look.number() : "/plan/dates")));
         }
         double nowHours = Duration.between(record.trial().start(), now).toSeconds() / 3600.0;
         double first = record.looks().get(0).hoursAfterStart();
@@ -50,6 +57,7 @@ public record TimeBar(List<Tick> ticks, List<Mark> marks, double nowAt, boolean 
         return new TimeBar(
                 ticks,
                 marks(record, places),
+                drops(record, places),
                 at(nowHours, record.looks(), places),
                 nowHours >= first && nowHours <= last,
                 summary(record, now));
@@ -99,7 +107,23 @@ public record TimeBar(List<Tick> ticks, List<Mark> marks, double nowAt, boolean 
                 .toList();
     }
 
+    private static List<Drop> drops(TrialRecord record, List<Double> places) {
+        Look last = record.looks().get(record.looks().size() - 1);
+        return record.chores().stream()
+                .filter(chore -> chore.afterStart().compareTo(last.afterStart()) <= 0)
+                .limit(MOST_DROPS)
+                .map(chore -> new Drop(
+                        at(chore.afterStart().toSeconds() / 3600.0, record.looks(), places),
+                        chore.kind(),
+                        chore.name()))
+                .toList();
+    }
+
     private static String summary(TrialRecord record, Instant now) {
+        if (!record.trial().started()) {
+            return "a plan, not started yet; start planned "
+                    + Times.dayAndTime(record.trial().start(), record.trial().zone());
+        }
         return record.nextLook()
                 .map(look -> {
                     Instant planned = look.plannedAt(record.trial().start());

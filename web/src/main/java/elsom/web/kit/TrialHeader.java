@@ -8,7 +8,13 @@ import java.util.List;
 
 /** The head of every page of a trial: its question, its time bar, and the steps of the work. */
 public record TrialHeader(
-        long id, String question, String about, TimeBar timeBar, List<StepLink> steps, List<Swatch> swatches) {
+        long id,
+        String question,
+        String about,
+        boolean started,
+        TimeBar timeBar,
+        List<StepLink> steps,
+        List<Swatch> swatches) {
     /** The steps in the order of the work. */
     public enum Step {
         QUESTION("Question", ""),
@@ -51,14 +57,18 @@ public record TrialHeader(
                 record.trial().id().value(),
                 record.trial().question(),
                 about(record),
+                record.trial().started(),
                 TimeBar.of(record, now, look),
                 steps,
                 Swatch.of(record));
     }
 
     private static String missing(TrialRecord record, Step step) {
-        boolean later = step == Step.FINDINGS || step == Step.REPORT;
-        return later && record.readings().isEmpty() ? "after the first weighing" : "";
+        return switch (step) {
+            case QUESTION, PLAN -> "";
+            case BENCH -> record.trial().started() ? "" : "opens when it starts";
+            case FINDINGS, REPORT -> record.readings().isEmpty() ? "after the first reading" : "";
+        };
     }
 
     private static String about(TrialRecord record) {
@@ -69,7 +79,19 @@ public record TrialHeader(
                 record.units().stream().mapToInt(unit -> unit.replicate()).max().orElse(0);
         String places =
                 record.benches().size() == 1 ? "" : " · in " + record.benches().size() + " places";
-        return protocol + " · " + record.treatments().size() + " treatments × " + replicates + places + " · started "
-                + Times.day(record.trial().start(), record.trial().zone());
+        String size = record.trial().blind() && record.trial().started()
+                ? record.units().size() + " units, codes only"
+                : record.treatments().size() + " treatments" + (replicates == 0 ? "" : " × " + replicates) + places;
+        return protocol + " · " + size
+                + (record.trial().started()
+                        ? " · started "
+                                + Times.day(
+                                        record.trial().start(), record.trial().zone())
+                        : "");
+    }
+
+    /** The same head with textures for other treatments than the trial has yet. */
+    public TrialHeader drawing(List<Swatch> others) {
+        return new TrialHeader(id, question, about, started, timeBar, steps, others);
     }
 }

@@ -1,27 +1,268 @@
 package elsom.web.plan;
 
+import elsom.core.plan.Amendment;
+import elsom.core.plan.Arrangement;
+import elsom.core.plan.Plan;
+import elsom.core.protocol.Protocol;
+import elsom.core.trial.BenchPosition;
 import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
+import elsom.web.platform.NotFound;
+import elsom.web.platform.Refusal;
+import elsom.web.platform.Station;
+import elsom.web.shelf.Containers;
+import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
+import jakarta.servlet.http.HttpServletRequest;
+import java.security.SecureRandom;
 import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
 
-/** Shows what was drawn. */
+/** A trial's plan, part by part. */
 @Controller
+@RequestMapping("/trials/{trial}")
 class PlanController {
     private final Trials trials;
+    private final Plans plans;
+    private final Containers containers;
     private final Clock clock;
+    private final SecureRandom seeds = new SecureRandom();
 
-    PlanController(Trials trials, Clock clock) {
+    PlanController(Trials trials, Plans plans, Containers containers, Clock clock) {
         this.trials = trials;
+        this.plans = plans;
+        this.containers = containers;
         this.clock = clock;
     }
 
-    @GetMapping("/trials/{trial}/plan")
-    String show(@PathVariable long trial, Model model) {
-        model.addAttribute("page", PlanPage.of(trials.snapshot(new TrialId(trial)), clock.instant()));
-        return "plan/plan";
+    @GetMapping
+    String question(@PathVariable long trial, Model model) {
+        return show(trial, PlanPart.QUESTION.path(), model);
+    }
+
+    @GetMapping("/plan")
+    String overview(@PathVariable long trial, Model model) {
+        return show(trial, PlanPart.START.path(), model);
+    }
+
+    @GetMapping("/plan/{name}")
+    String show(@PathVariable long trial, @PathVariable String name, Model model) {
+        PlanPart part = part(trial, name);
+        Plan plan = plans.plan(new TrialId(trial));
+        model.addAttribute("page", page(trial, part, plan, form(part, plan), new Problems()));
+        return view(part);
+    }
+
+    private static String view(PlanPart part) {
+        return "plan/" + part.path();
+    }
+
+    private static PlanPart part(long trial, String name) {
+        return PlanPart.at(name)
+                .orElseThrow(() ->
+                        new NotFound("A plan has no part called “" + name + "”.", "/trials/" + trial, "To the plan"));
+    }
+
+    private Part reader(PlanPart part) {
+        return switch (part) {
+            case QUESTION -> new QuestionPart();
+            case TREATMENTS -> new TreatmentsPart(containers.all());
+            case SIZE -> new SizePart();
+            case BENCH -> new BenchPart();
+            case DATES -> new DatesPart();
+            default -> throw new Refusal("There is nothing to save on that page.");
+        };
+    }
+
+    private Form form(PlanPart part, Plan plan) {
+        return switch (part) {
+            case READY, LABELS, START -> Form.sent(Map.of());
+            default -> reader(part).of(plan);
+        };
+    }
+
+    /** What a part's page shows; of a blind trial that has started, only what may be seen. */
+    private Object page(long trial, PlanPart part, Plan plan, Form form, Problems problems) {
+        TrialId id = new TrialId(trial);
+        TrialRecord record = trials.snapshot(id);
+        Protocol protocol = Pages.kindOf(plan);
+        PlanFrame frame = PlanFrame.of(record, plan, part, clock.instant());
+        return switch (part) {
+            case QUESTION -> Pages.QuestionPage.of(frame.drawing(Pages.swatchesOf(plan)), plan, form, problems);
+            case TREATMENTS ->
+                Pages.TreatmentsPage.of(frame.drawing(Pages.swatches()), plan, form, problems, containers.all());
+            case SIZE ->
+                new Pages.SizePage(
+                        frame,
+                        form,
+                        problems,
+                        plan.asked().measures(),
+                        plan.arrangement().replicates(),
+                        sizePreview(plan, form, problems));
+            case BENCH -> LayoutPage.of(frame, record, plan, form, problems);
+            case DATES -> Pages.DatesPage.of(frame, plan, form, problems);
+            case READY -> ReadyPage.of(frame, trials.key(id), plan, protocol);
+            case LABELS -> LabelsPage.of(frame, record, plan);
+            case START -> OverviewPage.of(frame, record, plan, protocol, plans.amendments(id));
+        };
+    }
+
+    /** Scatter comes from earlier trials that grew the same crop. */
+    private Pages.SizePreview sizePreview(Plan plan, Form form, Problems problems) {
+        List<TrialRecord> past = trials.all().stream()
+                .filter(record -> !record.readings().isEmpty())
+                .filter(record -> plans.plan(record.trial().id())
+                        .asked()
+                        .crop()
+                        .equalsIgnoreCase(plan.asked().crop()))
+                .toList();
+        return Pages.SizePreview.of(plan, form, past, problems);
+    }
+
+    @PostMapping("/plan/{name}")
+    ModelAndView save(
+            @PathVariable long trial,
+            @PathVariable String name,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam(defaultValue = "false") boolean stay,
+            HttpServletRequest request,
+            Station station) {
+        PlanPart part = part(trial, name);
+        TrialId id = new TrialId(trial);
+        Form form = Form.sent(request.getParameterMap());
+        Plan plan = plans.plan(id);
+        Problems problems = new Problems();
+        Plan changed = reader(part).read(form, plan, problems);
+        boolean draft = !trials.snapshot(id).trial().started();
+        if (!draft && (reason.isBlank() || reason.strip().length() > Amendment.LONGEST_REASON)) {
+            problems.add(
+                    "reason",
+                    "Say why, in up to " + Amendment.LONGEST_REASON
+                            + " characters: it shows in the findings. Accepted: away that week.");
+        }
+        if (problems.none()) {
+            try {
+                keep(id, changed, draft, reason.strip(), station);
+                return new ModelAndView("redirect:"
+                        + (stay || !draft ? part.href(trial) : part.next().href(trial)));
+            } catch (Refusal refused) {
+                problems.add("reason", refused.message());
+            }
+        }
+        return new ModelAndView(
+                view(part), Map.of("page", page(trial, part, plan, form, problems)), HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    private void keep(TrialId id, Plan changed, boolean draft, String reason, Station station) {
+        if (draft) {
+            plans.revise(id, changed);
+        } else {
+            plans.amend(id, changed, reason, station.signature());
+        }
+    }
+
+    /** What a form would come to, while it is typed; nothing is kept. */
+    @PostMapping("/plan/{name}/preview")
+    String preview(@PathVariable long trial, @PathVariable String name, HttpServletRequest request, Model model) {
+        PlanPart part = part(trial, name);
+        Form form = Form.sent(request.getParameterMap());
+        Problems problems = new Problems();
+        Plan changed = reader(part).read(form, plans.plan(new TrialId(trial)), problems);
+        Object preview = switch (part) {
+            case TREATMENTS -> Pages.TreatmentsPreview.of(changed, form, problems);
+            case SIZE -> sizePreview(changed, form, problems);
+            case DATES -> Pages.DatesPreview.of(changed, problems);
+            default -> throw new Refusal("That page has no preview.");
+        };
+        model.addAttribute("preview", preview);
+        return view(part) + " :: preview";
+    }
+
+    /** Draws again: from the same seed, which takes moves by hand back, or from a new one. */
+    @PostMapping("/plan/bench/draw")
+    String draw(@PathVariable long trial, @RequestParam(defaultValue = "false") boolean anew) {
+        TrialId id = new TrialId(trial);
+        Plan plan = plans.plan(id);
+        long seed = anew ? seeds.nextInt(1_000_000) : plan.arrangement().seed();
+        plans.revise(id, plan.with(plan.arrangement().drawnFrom(seed)));
+        return "redirect:" + PlanPart.BENCH.href(trial);
+    }
+
+    /** Puts a unit on another place and answers how even the bench is now. */
+    @PostMapping("/plan/bench/move")
+    String move(
+            @PathVariable long trial,
+            @RequestParam String unit,
+            @RequestParam int bench,
+            @RequestParam int row,
+            @RequestParam int column,
+            Model model) {
+        TrialId id = new TrialId(trial);
+        TrialRecord before = trials.key(id);
+        Plan plan = plans.plan(id);
+        BenchPosition to = place(before, bench, row, column);
+        UnitCode code = before.units().stream()
+                .map(one -> one.code())
+                .filter(known -> known.value().equalsIgnoreCase(unit.strip()))
+                .findFirst()
+                .orElseThrow(() -> new Refusal("There is no unit “" + unit + "” on the bench."));
+        plans.revise(id, plan.with(plan.arrangement().moved(new Arrangement.Move(code, to))));
+        TrialRecord record = trials.key(id);
+        model.addAttribute("balance", LayoutPage.BalanceView.of(record));
+        model.addAttribute("moves", plan.arrangement().moves().size() + 1);
+        return "plan/bench :: balance";
+    }
+
+    private static BenchPosition place(TrialRecord record, int bench, int row, int column) {
+        boolean there = bench >= 1
+                && bench <= record.benches().size()
+                && row >= 1
+                && row <= record.bench(bench).rows()
+                && column >= 1
+                && column <= record.bench(bench).columns();
+        if (!there) {
+            throw new Refusal("There is no such place on the bench.");
+        }
+        BenchPosition at = new BenchPosition(bench, row, column);
+        if (record.bench(bench).guarded() && record.bench(bench).rim(at)) {
+            throw new Refusal("A guard unit stands there.");
+        }
+        return at;
+    }
+
+    @PostMapping("/start")
+    String start(@PathVariable long trial) {
+        TrialId id = new TrialId(trial);
+        plans.plan(id).layoutProblem().ifPresent(problem -> {
+            throw new Refusal(problem);
+        });
+        plans.start(id);
+        return "redirect:/trials/" + trial + "/bench";
+    }
+
+    @PostMapping("/discard")
+    String discard(@PathVariable long trial) {
+        plans.discard(new TrialId(trial));
+        return "redirect:/trials";
+    }
+
+    @PostMapping("/unblind")
+    String unblind(@PathVariable long trial, @RequestParam(defaultValue = "") String reason, Station station) {
+        if (reason.isBlank() || reason.strip().length() > Amendment.LONGEST_REASON) {
+            throw new Refusal("Say why it is unblinded now; it is kept with the trial. Accepted: all looks are done.");
+        }
+        plans.unblind(new TrialId(trial), reason.strip(), station.signature());
+        return "redirect:/trials/" + trial + "/findings";
     }
 }

@@ -9,7 +9,7 @@ public final class Refusal extends RuntimeException {
         this.message = message;
     }
 
-    String message() {
+    public String message() {
         return message;
     }
 }

@@ -3,8 +3,11 @@ package elsom.web.report;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.findings.WorkedOut;
+import elsom.web.kit.ClosedPage;
+import elsom.web.kit.TrialHeader;
 import elsom.web.trial.Trials;
 import java.time.Clock;
+import java.util.Optional;
 import java.util.OptionalInt;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -27,6 +30,11 @@ class ReportController {
     @GetMapping("/trials/{trial}/report")
     String show(@PathVariable long trial, Model model) {
         TrialRecord record = trials.snapshot(new TrialId(trial));
+        Optional<ClosedPage> closed = ClosedPage.ofFindings(record, clock.instant(), TrialHeader.Step.REPORT);
+        if (closed.isPresent()) {
+            model.addAttribute("page", closed.get());
+            return "kit/closed";
+        }
         model.addAttribute("page", ReportPage.of(record, workedOut.of(record, OptionalInt.empty()), clock.instant()));
         return "report/report";
     }

@@ -7,9 +7,11 @@ import elsom.core.trial.Mishap;
 import elsom.core.trial.MishapKind;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingId;
+import elsom.core.trial.Trial;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.UnitCode;
 import elsom.web.platform.NotFound;
+import elsom.web.platform.Refusal;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -61,6 +63,9 @@ public class Logbook {
     private void lock(TrialId trial) {
         if (trials.lock(trial) == 0) {
             throw Trials.unknown(trial);
+        }
+        if (trials.trial(trial).filter(Trial::started).isEmpty()) {
+            throw new Refusal("The trial has not started: nothing can be written down yet. Start it in the plan.");
         }
     }
 

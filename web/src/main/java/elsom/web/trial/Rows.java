@@ -1,18 +1,23 @@
 package elsom.web.trial;
 
+import elsom.core.plan.Amendment;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.Bench;
 import elsom.core.trial.BenchPosition;
 import elsom.core.trial.ControlKind;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Influence;
 import elsom.core.trial.Instrument;
+import elsom.core.trial.LightMap;
 import elsom.core.trial.Look;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.MishapKind;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.ReadingRef;
+import elsom.core.trial.Side;
 import elsom.core.trial.Texture;
 import elsom.core.trial.Tint;
 import elsom.core.trial.Treatment;
@@ -145,4 +150,63 @@ final class Rows {
     }
 
     record MishapUnitRow(int mishap, UnitCode unitCode) {}
+
+    record BenchRow(
+            int number,
+            String name,
+            int benchRows,
+            int benchColumns,
+            double lengthCm,
+            double depthCm,
+            Side light,
+            Side door,
+            String lightMap,
+            String influences,
+            boolean guarded) {
+        static BenchRow of(Bench bench) {
+            return new BenchRow(
+                    bench.number(),
+                    bench.name(),
+                    bench.rows(),
+                    bench.columns(),
+                    bench.lengthCm(),
+                    bench.depthCm(),
+                    bench.light(),
+                    bench.door(),
+                    bench.lightMap().text(),
+                    Influence.text(bench.influences()),
+                    bench.guarded());
+        }
+
+        Bench bench() {
+            return new Bench(
+                    number,
+                    name,
+                    benchRows,
+                    benchColumns,
+                    lengthCm,
+                    depthCm,
+                    light,
+                    door,
+                    LightMap.parse(lightMap),
+                    Influence.parse(influences),
+                    guarded);
+        }
+    }
+
+    record AmendmentRow(int number, Instant happenedAt, String station, String reason, String changes) {
+        static AmendmentRow of(Amendment amendment) {
+            return new AmendmentRow(
+                    amendment.number(),
+                    amendment.at(),
+                    amendment.station(),
+                    amendment.reason(),
+                    String.join("\n", amendment.changes()));
+        }
+
+        Amendment amendment() {
+            return new Amendment(
+                    number, happenedAt, station, reason, changes.lines().toList());
+        }
+    }
 }

@@ -1,6 +1,5 @@
 package elsom.web.trial;
 
-import elsom.core.trial.Bench;
 import elsom.core.trial.Container;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.Treatment;
@@ -34,7 +33,7 @@ interface TrialMapper {
     List<TrialId> ids();
 
     @Select("""
-            select id, question, protocol, zone, start_at as start, watering, refill_fraction, seed
+            select id, question, protocol, zone, start_at as start, watering, refill_fraction, seed, stage, blind
             from trial where id = #{id}""")
     Optional<Trial> trial(TrialId id);
 
@@ -54,9 +53,10 @@ interface TrialMapper {
     List<Rows.PropertyRow> properties(TrialId id);
 
     @Select("""
-            select number, name, bench_rows as "rows", bench_columns as "columns", light, door
+            select number, name, bench_rows, bench_columns, length_cm, depth_cm, light, door, light_map, influences,
+                guarded
             from bench where trial_id = #{id} order by number""")
-    List<Bench> benches(TrialId id);
+    List<Rows.BenchRow> benches(TrialId id);
 
     @Select("""
             select code, treatment, replicate, container, filled_volume_ml, block, bench, bench_row, bench_column
@@ -81,9 +81,10 @@ interface TrialMapper {
     }
 
     @Insert("""
-            insert into trial (question, protocol, zone, start_at, watering, refill_fraction, seed, draft_token, created_at)
+            insert into trial (question, protocol, zone, start_at, watering, refill_fraction, seed, stage, blind,
+                draft_token, created_at)
             values (#{trial.question}, #{trial.protocol}, #{trial.zone}, #{trial.start}, #{trial.watering},
-                    #{trial.refillFraction}, #{trial.seed}, #{token}, #{now})""")
+                    #{trial.refillFraction}, #{trial.seed}, #{trial.stage}, #{trial.blind}, #{token}, #{now})""")
     @Options(useGeneratedKeys = true, keyProperty = "key.id", keyColumn = "id")
     void insertTrial(
             @Param("trial") Trial trial,
@@ -105,8 +106,11 @@ interface TrialMapper {
     void insertProperty(@Param("id") TrialId id, @Param("p") Rows.PropertyRow property);
 
     @Insert("""
-            insert into bench values (#{id}, #{b.number}, #{b.name}, #{b.rows}, #{b.columns}, #{b.light}, #{b.door})""")
-    void insertBench(@Param("id") TrialId id, @Param("b") Bench bench);
+            insert into bench (trial_id, number, name, bench_rows, bench_columns, light, door, length_cm, depth_cm,
+                light_map, influences, guarded)
+            values (#{id}, #{b.number}, #{b.name}, #{b.benchRows}, #{b.benchColumns}, #{b.light}, #{b.door},
+                #{b.lengthCm}, #{b.depthCm}, #{b.lightMap}, #{b.influences}, #{b.guarded})""")
+    void insertBench(@Param("id") TrialId id, @Param("b") Rows.BenchRow bench);
 
     @Insert("""
             insert into experimental_unit values (#{id}, #{u.code}, #{u.treatment}, #{u.replicate}, #{u.container},

@@ -1,5 +1,6 @@
 package elsom.web.trial;
 
+import elsom.core.plan.Plan;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingId;
@@ -19,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.WeakHashMap;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -30,6 +32,7 @@ public class Trials {
     private static final int KEPT_SNAPSHOTS = 40;
 
     private final TrialMapper trials;
+    private final PlanMapper plans;
     private final LogbookMapper log;
     private final Logbook logbook;
     private final Clock clock;
@@ -40,10 +43,14 @@ public class Trials {
         }
     });
 
+    /** Of blind trials, what is shown of each snapshot, so that what is worked out from it can be kept too. */
+    private final Map<TrialRecord, TrialRecord> hidden = Collections.synchronizedMap(new WeakHashMap<>());
+
     private record Snapshot(long revision, TrialRecord record) {}
 
-    Trials(TrialMapper trials, LogbookMapper log, Logbook logbook, Clock clock) {
+    Trials(TrialMapper trials, PlanMapper plans, LogbookMapper log, Logbook logbook, Clock clock) {
         this.trials = trials;
+        this.plans = plans;
         this.log = log;
         this.logbook = logbook;
         this.clock = clock;
@@ -54,12 +61,25 @@ public class Trials {
     }
 
     /**
-     * The trial as it stands.
+     * The trial as it may be shown: while it is blind, codes only.
      *
      * @throws NotFound if there is none
      */
     @Transactional(readOnly = true)
     public TrialRecord snapshot(TrialId id) {
+        TrialRecord record = key(id);
+        return record.trial().blind() && record.trial().started()
+                ? hidden.computeIfAbsent(record, TrialRecord::codesOnly)
+                : record;
+    }
+
+    /**
+     * The trial with what every unit got, blind or not: for its own machinery, never for a page.
+     *
+     * @throws NotFound if there is none
+     */
+    @Transactional(readOnly = true)
+    public TrialRecord key(TrialId id) {
         long revision = trials.revision(id).orElseThrow(() -> unknown(id));
         Snapshot kept = snapshots.get(id);
         if (kept != null && kept.revision() == revision) {
@@ -78,6 +98,12 @@ public class Trials {
 
     private TrialRecord read(TrialId id) {
         Trial trial = trials.trial(id).orElseThrow(() -> unknown(id));
+        if (!trial.started()) {
+            return plans.document(id)
+                    .map(PlanJson::read)
+                    .orElseThrow(() -> unknown(id))
+                    .sketch(id);
+        }
         Map<Integer, Map<TreatmentProperty, Double>> properties = new HashMap<>();
         trials.properties(id)
                 .forEach(row -> properties
@@ -94,26 +120,28 @@ public class Trials {
                 .map(row -> row.of(touched.getOrDefault(row.number(), List.of())))
                 .toList();
         return TrialRecord.of(
-                trial,
-                treatments,
-                trials.containers(id),
-                trials.benches(id),
-                trials.units(id).stream().map(Rows.UnitRow::unit).toList(),
-                trials.endpoints(id),
-                trials.looks(id).stream().map(Rows.LookRow::look).toList(),
-                log.readings(id).stream().map(Rows.ReadingRow::reading).toList(),
-                mishaps);
+                        trial,
+                        treatments,
+                        trials.containers(id),
+                        trials.benches(id).stream().map(Rows.BenchRow::bench).toList(),
+                        trials.units(id).stream().map(Rows.UnitRow::unit).toList(),
+                        trials.endpoints(id),
+                        trials.looks(id).stream().map(Rows.LookRow::look).toList(),
+                        log.readings(id).stream().map(Rows.ReadingRow::reading).toList(),
+                        mishaps)
+                .with(plans.document(id).map(PlanJson::read).map(Plan::chores).orElse(List.of()));
     }
 
     /**
      * Stores a trial with all it holds, under a new number.
      *
-     * @param record its id is not used
+     * @param whole its id is not used
      * @param token made once for the form or file; a second call with it stores nothing
      * @return the trial's number, the first one's on a repeat
      */
     @Transactional
-    public TrialId create(TrialRecord record, UUID token) {
+    public TrialId create(WholeTrial whole, UUID token) {
+        TrialRecord record = whole.record();
         Optional<TrialId> before = trials.byToken(token);
         if (before.isPresent()) {
             return before.get();
@@ -121,17 +149,26 @@ public class Trials {
         TrialMapper.NewKey key = new TrialMapper.NewKey();
         trials.insertTrial(record.trial(), token, clock.instant(), key);
         TrialId id = key.id();
+        plans.keep(id, PlanJson.write(whole.plan()));
+        if (record.trial().started()) {
+            insertDrawn(id, record);
+            insertReadings(id, record.readings());
+            record.mishaps().forEach(mishap -> logbook.insertMishap(id, mishap, UUID.randomUUID()));
+        }
+        whole.amendments().forEach(amendment -> plans.insert(id, Rows.AmendmentRow.of(amendment)));
+        return id;
+    }
+
+    /** Writes what was drawn from a plan. */
+    void insertDrawn(TrialId id, TrialRecord record) {
         record.containers().forEach(container -> trials.insertContainer(id, container));
         record.treatments().forEach(treatment -> insert(id, treatment));
-        record.benches().forEach(bench -> trials.insertBench(id, bench));
+        record.benches().forEach(bench -> trials.insertBench(id, Rows.BenchRow.of(bench)));
         record.units().forEach(unit -> trials.insertUnit(id, Rows.UnitRow.of(unit)));
         for (int i = 0; i < record.endpoints().size(); i++) {
             trials.insertEndpoint(id, i + 1, record.endpoints().get(i));
         }
         record.looks().forEach(look -> trials.insertLook(id, Rows.LookRow.of(look)));
-        insertReadings(id, record.readings());
-        record.mishaps().forEach(mishap -> logbook.insertMishap(id, mishap, UUID.randomUUID()));
-        return id;
     }
 
     private void insert(TrialId id, Treatment treatment) {

@@ -1,0 +1,156 @@
+package elsom.core.plan;
+
+import elsom.core.design.DoseSeries;
+import elsom.core.quantity.Decimals;
+import elsom.core.quantity.UnitOfMeasure;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The levels of a factor as people type them: "none, seaweed", "0, 0.25, 0.5, 1, 2, 4 %", or a geometric series as
+ * "0.25 to 4 % in 6", the control counted.
+ */
+public final class LevelsText {
+    private static final Pattern SERIES = Pattern.compile(
+            "([0-9]+(?:[.,][0-9]+)?)\\s*([^0-9,.\\s]+)?\\s+to\\s+([0-9]+(?:[.,][0-9]+)?)\\s*([^0-9,.]+?)?\\s+in\\s+([0-9]{1,2})");
+    private static final Pattern AMOUNT = Pattern.compile("([0-9]+(?:[.,][0-9]+)?|\\.[0-9]+)\\s*(\\D.*)?");
+    private static final Set<String> NOTHING = Set.of("none", "no", "untreated", "water", "control", "nil", "clean");
+
+    private LevelsText() {}
+
+    /**
+     * Reads a factor.
+     *
+     * @param control the level that is the control; empty for a level that says none, else the first
+     * @param labelRate the label's rate in the factor's unit; it joins a series
+     * @throws IllegalArgumentException with what is wrong and what would be accepted
+     */
+    public static Factor parse(
+            String name,
+            FactorKind kind,
+            String levels,
+            String control,
+            @Nullable Double labelRate,
+            @Nullable Double expectedEffect) {
+        boolean measured = kind == FactorKind.DOSE || kind == FactorKind.TIME;
+        Matcher series = SERIES.matcher(levels.strip());
+        if (measured && series.matches()) {
+            return series(name, kind, series, labelRate, expectedEffect);
+        }
+        List<String> parts = Arrays.stream(levels.split("[;\\n]|,(?!\\d)"))
+                .map(String::strip)
+                .filter(part -> !part.isEmpty())
+                .toList();
+        if (parts.size() < 2) {
+            throw new IllegalArgumentException("“" + name + "” needs two levels or more, parted by commas. Accepted: "
+                    + (measured ? "0, 0.5, 1, 2 % or 0.25 to 4 % in 6" : "none, seaweed"));
+        }
+        return measured ? amounts(name, kind, parts, labelRate, expectedEffect) : named(name, kind, parts, control);
+    }
+
+    private static Factor named(String name, FactorKind kind, List<String> parts, String control) {
+        String wanted = control.strip().isEmpty()
+                ? parts.stream()
+                        .filter(part -> NOTHING.contains(part.toLowerCase(Locale.ROOT)))
+                        .findFirst()
+                        .orElse(parts.get(0))
+                : control.strip();
+        if (parts.stream().noneMatch(wanted::equalsIgnoreCase)) {
+            throw new IllegalArgumentException(
+                    "“" + wanted + "” is not a level of “" + name + "”; its levels are " + String.join(", ", parts));
+        }
+        return new Factor(
+                name,
+                kind,
+                UnitOfMeasure.COUNT,
+                parts.stream()
+                        .map(part -> new Factor.Level(part, null, part.equalsIgnoreCase(wanted)))
+                        .toList(),
+                null,
+                null);
+    }
+
+    private static Factor series(
+            String name, FactorKind kind, Matcher series, @Nullable Double label, @Nullable Double effect) {
+        String spelled = Optional.ofNullable(series.group(4))
+                .or(() -> Optional.ofNullable(series.group(2)))
+                .orElse("");
+        UnitOfMeasure unit = unit(name, spelled);
+        List<Double> doses = DoseSeries.geometric(
+                number(Objects.requireNonNull(series.group(1))),
+                number(Objects.requireNonNull(series.group(3))),
+                Integer.parseInt(Objects.requireNonNull(series.group(5))),
+                label == null ? OptionalDouble.empty() : OptionalDouble.of(label));
+        return new Factor(
+                name,
+                kind,
+                unit,
+                doses.stream().map(dose -> level(dose, unit, 0)).toList(),
+                label,
+                effect);
+    }
+
+    private static Factor amounts(
+            String name, FactorKind kind, List<String> parts, @Nullable Double label, @Nullable Double effect) {
+        String spelled = "";
+        List<Double> doses = new ArrayList<>();
+        for (String part : parts) {
+            Matcher amount = AMOUNT.matcher(part);
+            if (NOTHING.contains(part.toLowerCase(Locale.ROOT))) {
+                doses.add(0.0);
+            } else if (amount.matches()) {
+                doses.add(number(Objects.requireNonNull(amount.group(1))));
+                @Nullable String unit = amount.group(2);
+                spelled = unit == null ? spelled : unit.strip();
+            } else {
+                throw new IllegalArgumentException("“" + part + "” is not an amount. Accepted: 0, 0.5, 1, 2 %");
+            }
+        }
+        UnitOfMeasure unit = unit(name, spelled);
+        double least = doses.stream().mapToDouble(dose -> dose).min().orElseThrow();
+        // With a time, the shortest is what the others are compared with; a dose is compared with none.
+        double control = kind == FactorKind.DOSE ? 0 : least;
+        return new Factor(
+                name,
+                kind,
+                unit,
+                doses.stream().map(dose -> level(dose, unit, control)).toList(),
+                label,
+                effect);
+    }
+
+    private static Factor.Level level(double amount, UnitOfMeasure unit, double control) {
+        return new Factor.Level((Decimals.upTo(amount, 4) + " " + unit.symbol()).strip(), amount, amount == control);
+    }
+
+    private static UnitOfMeasure unit(String name, String spelled) {
+        return spelled.isBlank()
+                ? UnitOfMeasure.COUNT
+                : UnitOfMeasure.spelled(spelled)
+                        .orElseThrow(() -> new IllegalArgumentException("“" + spelled + "” in “" + name
+                                + "” is not a unit known here. Accepted: %, g/L, mL/L, mg/L, mS/cm, h, d"));
+    }
+
+    private static double number(String text) {
+        return Double.parseDouble(text.replace(',', '.'));
+    }
+
+    /** As {@link #parse} reads it. */
+    public static String text(Factor factor) {
+        boolean measured = factor.measured() && factor.unit() != UnitOfMeasure.COUNT;
+        String levels = factor.levels().stream()
+                .map(level -> measured ? Decimals.upTo(Objects.requireNonNull(level.amount()), 4) : level.name())
+                .collect(Collectors.joining(", "));
+        return measured ? levels + " " + factor.unit().symbol() : levels;
+    }
+}

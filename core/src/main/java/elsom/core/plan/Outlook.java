@@ -1,0 +1,130 @@
+package elsom.core.plan;
+
+import elsom.core.design.Grid;
+import elsom.core.design.LayoutKind;
+import elsom.core.design.Sizing;
+import elsom.core.quantity.Decimals;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+
+/**
+ * What each number of units could see of one endpoint, and what it costs.
+ *
+ * @param cv scatter between units that was reckoned with
+ * @param matters the difference that matters as a fraction of the comparator; empty when nobody said
+ * @param needed fewest units of each that see it with 80 % power; empty when none here do, or nobody said
+ */
+public record Outlook(Measure measure, double cv, OptionalDouble matters, OptionalInt needed, List<Row> rows) {
+    private static final int MOST_ROWS = 20;
+    private static final double CM2_PER_M2 = 10_000;
+
+    /**
+     * One number of units of each treatment.
+     *
+     * @param detectable the difference seen with 80 % power, as a fraction of the control; infinite for one of each
+     * @param power the chance to see the difference that matters
+     * @param units in all, guards left out
+     * @param areaM2 of bench
+     * @param mediumL filled
+     * @param minutes for all looks together
+     */
+    public record Row(
+            int replicates,
+            double detectable,
+            OptionalDouble power,
+            int units,
+            double areaM2,
+            double mediumL,
+            int seeds,
+            long minutes) {}
+
+    public Outlook {
+        rows = List.copyOf(rows);
+    }
+
+    /**
+     * Reckons with two treatments or more; with one, as if there were two.
+     *
+     * @param cv above 0
+     */
+    public static Outlook of(Plan plan, Measure measure, double cv) {
+        Sizing sizing = sizing(plan, cv);
+        OptionalDouble matters = matters(plan, measure);
+        return new Outlook(
+                measure,
+                cv,
+                matters,
+                matters.isPresent() ? sizing.needed(matters.getAsDouble()) : OptionalInt.empty(),
+                IntStream.rangeClosed(1, Math.max(MOST_ROWS, plan.arrangement().replicates()))
+                        .mapToObj(n -> row(plan, sizing, matters, n))
+                        .toList());
+    }
+
+    /** The sizing of a plan's design. */
+    public static Sizing sizing(Plan plan, double cv) {
+        return new Sizing(
+                Math.max(2, plan.treatments().size()), plan.arrangement().kind() != LayoutKind.COMPLETELY_RANDOM, cv);
+    }
+
+    /** The smallest difference that matters in any comparison of the endpoint, where it is in percent. */
+    private static OptionalDouble matters(Plan plan, Measure measure) {
+        return plan.asked().questions().stream()
+                .filter(question ->
+                        question.endpoint().equals(measure.endpoint().code()) && question.inPercent())
+                .mapToDouble(question -> question.matters() / 100)
+                .min();
+    }
+
+    private static Row row(Plan plan, Sizing sizing, OptionalDouble matters, int n) {
+        int sites = plan.arrangement().everySite() ? plan.arrangement().sites().size() : 1;
+        int units = Math.max(1, plan.treatments().size()) * n * sites;
+        double place = Grid.pitchX(plan.containers()) * Grid.pitchY(plan.containers());
+        double medium = plan.treatments().all().stream()
+                        .mapToDouble(treatment -> plan.volumeMl(treatment) * n * sites)
+                        .sum()
+                / 1000;
+        return new Row(
+                n,
+                sizing.detectable(n),
+                matters.isPresent()
+                        ? OptionalDouble.of(sizing.power(n, matters.getAsDouble()))
+                        : OptionalDouble.empty(),
+                units,
+                units * place / CM2_PER_M2,
+                medium,
+                units * plan.pots().seeds(),
+                PlanEvents.measuring(plan, units).toMinutes());
+    }
+
+    public Row at(int replicates) {
+        return rows.get(Math.min(replicates, rows.size()) - 1);
+    }
+
+    /** What that many units can tell, as a sentence. */
+    public String sentence(int replicates) {
+        String what = measure.endpoint().name().toLowerCase(Locale.ROOT);
+        if (replicates == 1) {
+            return "One unit of each tells nothing about " + what + ": two pots of the same treatment differ too, and"
+                    + " here nobody could see by how much.";
+        }
+        Row row = at(replicates);
+        String seen = replicates + " of each can see a difference in " + what + " of "
+                + Decimals.percent(row.detectable(), 0) + " % of the control, four times in five.";
+        if (matters.isEmpty()) {
+            return seen;
+        }
+        boolean enough = row.detectable() <= matters.getAsDouble();
+        String wanted = Decimals.percent(matters.getAsDouble(), 0) + " %";
+        if (enough) {
+            return seen + " That is enough for the " + wanted + " that matter.";
+        }
+        return seen + " A difference of " + wanted + ", which matters, would be missed "
+                + Decimals.percent(1 - row.power().orElse(0), 0) + " times in a hundred; "
+                + (needed.isPresent()
+                        ? needed.getAsInt() + " of each would do."
+                        : "more than " + Sizing.MOST + " of each would be needed.");
+    }
+}

@@ -1,0 +1,13 @@
+package elsom.core.trial;
+
+import java.time.Duration;
+
+/** Something to be done at a time that is not a look: watering, feeding, turning. */
+public record Chore(Kind kind, String name, Duration afterStart) {
+    /** What sort of chore. */
+    public enum Kind {
+        WATER,
+        FEED,
+        OTHER
+    }
+}

@@ -1,0 +1,48 @@
+package elsom.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import elsom.core.trial.EndpointCode;
+import org.junit.jupiter.api.Test;
+
+class OutlookTest {
+    private static Outlook outlook(APlan plan, double cv) {
+        Measure mass =
+                plan.plan().asked().measure(new EndpointCode("fresh-mass")).orElseThrow();
+        return Outlook.of(plan.plan(), mass, cv);
+    }
+
+    private static APlan three() {
+        return APlan.ofGrowth().list("a", "b", "c").pots(new Pots(APlan.POT, 400, 6, 8, 0, 0.1, 0.1, 0));
+    }
+
+    @Test
+    void costsGrowWithTheUnits() {
+        Outlook.Row five = outlook(three(), 0.2).at(5);
+        assertThat(five.units()).isEqualTo(15);
+        assertThat(five.mediumL()).isCloseTo(6, within(1e-9));
+        assertThat(five.seeds()).isEqualTo(120);
+        // A place is 11.5 cm each way.
+        assertThat(five.areaM2()).isCloseTo(15 * 0.115 * 0.115, within(1e-9));
+        assertThat(five.minutes())
+                .isEqualTo(PlanEvents.measuring(three().plan(), 15).toMinutes());
+    }
+
+    @Test
+    void saysHowManyWouldDo() {
+        Outlook outlook = outlook(three().asking(APlan.question("fresh-mass")), 0.1);
+        assertThat(outlook.matters()).hasValue(0.15);
+        int needed = outlook.needed().orElseThrow();
+        assertThat(outlook.at(needed).power().orElseThrow()).isGreaterThanOrEqualTo(0.8);
+        assertThat(outlook.at(needed - 1).power().orElseThrow()).isLessThan(0.8);
+        assertThat(outlook.sentence(needed)).endsWith("That is enough for the 15 % that matter.");
+        assertThat(outlook.sentence(3)).contains("would be missed").endsWith(needed + " of each would do.");
+        assertThat(outlook(three(), 0.2).sentence(4)).endsWith("four times in five.");
+    }
+
+    @Test
+    void saysPlainlyThatOneOfEachTellsNothing() {
+        assertThat(outlook(three(), 0.2).sentence(1)).startsWith("One unit of each tells nothing about fresh mass");
+    }
+}

@@ -1,0 +1,241 @@
+package elsom.web.demo;
+
+import elsom.core.design.LayoutKind;
+import elsom.core.plan.Arrangement;
+import elsom.core.plan.Asked;
+import elsom.core.plan.Direction;
+import elsom.core.plan.Factor;
+import elsom.core.plan.FactorKind;
+import elsom.core.plan.Hours;
+import elsom.core.plan.LevelsText;
+import elsom.core.plan.Plan;
+import elsom.core.plan.Pots;
+import elsom.core.plan.Question;
+import elsom.core.plan.Rules;
+import elsom.core.plan.Site;
+import elsom.core.plan.Stated;
+import elsom.core.plan.Treatments;
+import elsom.core.protocol.Protocols;
+import elsom.core.trial.Container;
+import elsom.core.trial.ContainerShape;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.Influence;
+import elsom.core.trial.LightMap;
+import elsom.core.trial.Outline;
+import elsom.core.trial.ProtocolCode;
+import elsom.core.trial.Side;
+import elsom.core.trial.WateringSchool;
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Plans of the demo yard that have not started yet, dated from the day the demo is filled. */
+final class DemoPlans {
+    private static final Container TRAY = Container.tray("Roof tray 6 cm", 6, 20, 15);
+    private static final Container CELL =
+            new Container("Deep cell 5 cm", ContainerShape.TAPERED, Outline.RECTANGULAR, 12, 5, 5, 2.5, 2.5);
+    private static final Container POT = Container.taperedRound("Round pot 9 cm", 8.5, 9, 6.5);
+    private static final Container BUCKET = Container.taperedRound("Brew bucket 12 L", 26, 28, 22);
+
+    private final Instant now;
+    private final ZoneId zone;
+
+    private DemoPlans(Instant now, ZoneId zone) {
+        this.now = now;
+        this.zone = zone;
+    }
+
+    /** All plans by a name that stays the same. */
+    static Map<String, Plan> all(Instant now, ZoneId zone) {
+        DemoPlans demo = new DemoPlans(now, zone);
+        Map<String, Plan> plans = new LinkedHashMap<>();
+        plans.put("residue", demo.residue());
+        plans.put("wood vinegar", demo.woodVinegar());
+        plans.put("rosemary", demo.rosemary());
+        plans.put("brews", demo.brews());
+        return plans;
+    }
+
+    private Instant at(int days, int hour) {
+        return LocalDate.ofInstant(now, zone)
+                .plusDays(days)
+                .atTime(hour, 0)
+                .atZone(zone)
+                .toInstant();
+    }
+
+    private Plan begun(String protocol, String question, String crop, Instant start, Pots pots, long seed) {
+        Plan plan = Protocols.find(new ProtocolCode(protocol)).orElseThrow().begin(question, zone, start, pots, seed);
+        return plan.with(new Asked(question, crop, List.of(), plan.asked().measures()));
+    }
+
+    private static Factor factor(String name, FactorKind kind, String levels) {
+        return LevelsText.parse(name, kind, levels, "", null, null);
+    }
+
+    private static Question asks(
+            List<Integer> treatments,
+            int comparator,
+            String endpoint,
+            Direction direction,
+            double matters,
+            boolean percent) {
+        return new Question(
+                treatments, comparator, new EndpointCode(endpoint), direction, matters, percent, Stated.BEFORE_START);
+    }
+
+    private static Plan asking(Plan plan, Question... questions) {
+        return plan.with(new Asked(
+                plan.question(),
+                plan.asked().crop(),
+                List.of(questions),
+                plan.asked().measures()));
+    }
+
+    private static Arrangement in(LayoutKind kind, int replicates, Site site, int rotate, long seed) {
+        return new Arrangement(kind, replicates, List.of(site), true, 1, false, rotate, seed, List.of());
+    }
+
+    private static Hours weekdays(Hours.Away... away) {
+        return new Hours(
+                LocalTime.of(7, 0),
+                LocalTime.of(18, 30),
+                EnumSet.complementOf(EnumSet.of(DayOfWeek.SUNDAY)),
+                List.of(away));
+    }
+
+    /** Two lots of compost at three strengths, for a legume and a grass, scored blind. */
+    private Plan residue() {
+        Plan plan = begun(
+                "seedling-injury",
+                "Does GW-32 carry weedkiller?",
+                "field pea and barley",
+                at(2, 9),
+                new Pots(POT, 380, 0, 0, 220, 0.15, 0.1, 0),
+                3232);
+        String mixes = "leaf mould, 1 GW-31 + 3 leaf mould, 1 GW-31 + 1 leaf mould, GW-31, 1 GW-32 + 3 leaf mould,"
+                + " 1 GW-32 + 1 leaf mould, GW-32";
+        Plan grid = plan.with(
+                        Treatments.crossed(
+                                List.of(
+                                        factor("Seedling", FactorKind.HANDLING, "pea, barley"),
+                                        factor("Mix", FactorKind.MATERIAL, mixes)),
+                                "",
+                                List.of()),
+                        plan.pots())
+                .with(in(
+                        LayoutKind.BLOCKS,
+                        4,
+                        new Site(
+                                "Tunnel table",
+                                190,
+                                50,
+                                Side.TOP,
+                                Side.RIGHT,
+                                LightMap.parse("412 408 396 388\n350 344 340 331\n301 296 290 280"),
+                                List.of()),
+                        0,
+                        3232))
+                .with(new Rules(WateringSchool.SAME_FOR_ALL, 0.5, true));
+        return asking(
+                grid,
+                asks(List.of(5, 6, 7), 1, "injury", Direction.HIGHER, 2, false),
+                asks(List.of(12, 13, 14), 8, "injury", Direction.HIGHER, 2, false));
+    }
+
+    /** A drench at six strengths; daily looks at first, the last after ten days. */
+    private Plan woodVinegar() {
+        Plan plan = begun(
+                "dose-series",
+                "Wood vinegar drench on marigold plugs: what is safe?",
+                "marigold",
+                at(3, 10),
+                new Pots(CELL, 0, 1, 0, 0, 0.15, 0.1, 25),
+                4250);
+        Factor strength = LevelsText.parse("Wood vinegar", FactorKind.DOSE, "0, 0.25, 0.5, 1, 2, 4 %", "", 0.5, 1.5);
+        Plan series = plan.with(Treatments.crossed(List.of(strength), "leaf mould", List.of()), plan.pots())
+                .with(in(
+                        LayoutKind.BLOCKS,
+                        6,
+                        new Site(
+                                "Tunnel shelf",
+                                60,
+                                48,
+                                Side.TOP,
+                                Side.RIGHT,
+                                LightMap.parse("380 392 401\n342 350 361\n298 305 312"),
+                                Influence.parse("draught rows 1-2, columns 8")),
+                        3,
+                        4250))
+                .with(plan.schedule()
+                        .with(
+                                plan.schedule().looks(),
+                                plan.schedule().steps(),
+                                weekdays(new Hours.Away(
+                                        LocalDate.ofInstant(at(8, 0), zone), LocalDate.ofInstant(at(8, 0), zone)))));
+        return asking(
+                series,
+                asks(List.of(), 0, "injury", Direction.HIGHER, 1, false),
+                asks(List.of(), 0, "fresh-mass", Direction.LOWER, 15, true));
+    }
+
+    /** A dip and a medium, each in two levels; a tray of six cuttings is a unit. */
+    private Plan rosemary() {
+        Plan plan = begun(
+                "cuttings",
+                "Seaweed dip and medium for rosemary cuttings: what roots more?",
+                "rosemary",
+                at(5, 9),
+                new Pots(TRAY, 1500, 6, 0, 0, 0.2, 0.1, 0),
+                2266);
+        Plan crossed = plan.with(
+                        Treatments.crossed(
+                                List.of(
+                                        factor("Dip", FactorKind.HANDLING, "none, seaweed"),
+                                        factor("Medium", FactorKind.MATERIAL, "leaf mould, rice hulls + leaf mould")),
+                                "",
+                                List.of()),
+                        plan.pots())
+                .with(in(LayoutKind.LATIN_SQUARE, 4, Site.named("Mist bench"), 0, 2266));
+        return asking(
+                crossed,
+                asks(List.of(3), 1, "rooted", Direction.HIGHER, 25, true),
+                asks(List.of(2), 1, "rooted", Direction.HIGHER, 25, true));
+    }
+
+    /** Buckets that start apart and end together, ready to start tomorrow. */
+    private Plan brews() {
+        Plan plan = begun(
+                "brew",
+                "Air stone and kelp in an aerated extract: which raises the fungi?",
+                "",
+                at(1, 8),
+                new Pots(BUCKET, 10_000, 0, 0, 0, 0, 0.05, 0),
+                7007);
+        Plan crossed = plan.with(
+                        Treatments.crossed(
+                                List.of(
+                                        factor("Air stone", FactorKind.HANDLING, "none, stone"),
+                                        factor("Kelp", FactorKind.HANDLING, "none, kelp")),
+                                "",
+                                List.of()),
+                        plan.pots())
+                .with(in(LayoutKind.BLOCKS, 3, Site.named("Brew shed"), 0, 7007))
+                .with(plan.schedule()
+                        .endingTogether(
+                                at(2, 20),
+                                List.of(
+                                        Duration.ofHours(36),
+                                        Duration.ofHours(36),
+                                        Duration.ofHours(24),
+                                        Duration.ofHours(24))));
+        return asking(crossed, asks(List.of(), 0, "fungi", Direction.HIGHER, 50, true));
+    }
+}

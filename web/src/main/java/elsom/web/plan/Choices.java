@@ -1,0 +1,23 @@
+package elsom.web.plan;
+
+import elsom.core.plan.Direction;
+import elsom.core.plan.FactorKind;
+import elsom.core.plan.Recurring;
+import elsom.core.trial.WateringSchool;
+import java.time.DayOfWeek;
+import java.util.List;
+
+/** What the forms of a plan offer to choose from. */
+public record Choices(
+        List<Direction> directions,
+        List<FactorKind> factorKinds,
+        List<Recurring.Kind> stepKinds,
+        List<WateringSchool> schools,
+        List<DayOfWeek> days) {
+    static final Choices ALL = new Choices(
+            List.of(Direction.values()),
+            List.of(FactorKind.values()),
+            List.of(Recurring.Kind.values()),
+            List.of(WateringSchool.values()),
+            List.of(DayOfWeek.values()));
+}

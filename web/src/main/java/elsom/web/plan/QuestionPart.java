@@ -1,0 +1,264 @@
+package elsom.web.plan;
+
+import elsom.core.plan.Asked;
+import elsom.core.plan.Direction;
+import elsom.core.plan.Measure;
+import elsom.core.plan.Plan;
+import elsom.core.plan.Question;
+import elsom.core.plan.Stated;
+import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Typed;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.Counting;
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.Treatment;
+import elsom.core.trial.Trial;
+import java.text.Normalizer;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** What is asked, and how it is measured. */
+final class QuestionPart implements Part {
+    static final String ASKED = "asked";
+    static final String MEASURES = "measures";
+    static final String OWN = "own";
+    private static final int LONGEST_SCORER = 60;
+    private static final int MOST_SUBS = 20;
+
+    @Override
+    public Form of(Plan plan) {
+        Form.Filling filling = new Form.Filling()
+                .put("question", plan.question())
+                .put("crop", plan.asked().crop());
+        List<Question> questions = plan.asked().questions();
+        for (int i = 0; i < questions.size(); i++) {
+            Question q = questions.get(i);
+            filling.put(
+                            ASKED,
+                            i,
+                            "who",
+                            q.treatments().stream().map(Treatment::codeFor).collect(Collectors.joining(", ")))
+                    .put(ASKED, i, "comparator", q.comparator() == 0 ? "" : Treatment.codeFor(q.comparator()))
+                    .put(ASKED, i, "endpoint", q.endpoint())
+                    .put(ASKED, i, "direction", q.direction())
+                    .put(ASKED, i, "matters", Decimals.upTo(q.matters(), 6) + (q.inPercent() ? " %" : symbol(plan, q)));
+        }
+        List<Measure> measures = plan.asked().measures();
+        for (int i = 0; i < measures.size(); i++) {
+            Measure m = measures.get(i);
+            filling.put(MEASURES, i, "code", m.endpoint().code())
+                    .put(MEASURES, i, "rule", m.rule())
+                    .put(MEASURES, i, "scorer", m.scorer())
+                    .put(MEASURES, i, "weight", m.weight() == 0 ? "" : Decimals.upTo(m.weight(), 2))
+                    .put(MEASURES, i, "better", m.better());
+        }
+        return filling.form();
+    }
+
+    private static String symbol(Plan plan, Question question) {
+        return plan.asked()
+                .measure(question.endpoint())
+                .map(measure -> " " + measure.endpoint().unit().symbol())
+                .orElse("");
+    }
+
+    @Override
+    public Plan read(Form form, Plan plan, Problems problems) {
+        String question = problems.required(
+                "question",
+                form.text("question"),
+                Trial.LONGEST_QUESTION,
+                "Write the question as a sentence. Accepted: Which medium grows the heavier plug?");
+        String crop = problems.limited("crop", form.text("crop"), Treatment.LONGEST_NAME);
+        List<Measure> measures = measures(form, plan, problems);
+        List<Question> questions = new ArrayList<>();
+        for (int i = 0; i < Math.min(form.lines(ASKED), Question.MOST); i++) {
+            if (!form.text(ASKED, i, "matters").isEmpty()) {
+                asked(form, i, plan, measures, problems).ifPresent(questions::add);
+            }
+        }
+        return problems.none() ? plan.with(new Asked(question, crop, questions, measures)) : plan;
+    }
+
+    private static List<Measure> measures(Form form, Plan plan, Problems problems) {
+        List<Measure> measures = new ArrayList<>();
+        for (int i = 0; i < form.lines(MEASURES); i++) {
+            String field = Form.name(MEASURES, i, "rule");
+            String code = form.text(MEASURES, i, "code");
+            Optional<Measure> known = plan.asked().measures().stream()
+                    .filter(measure -> measure.endpoint().code().value().equals(code))
+                    .findFirst();
+            if (known.isEmpty() || form.ticked(MEASURES, i, "drop")) {
+                continue;
+            }
+            measures.add(known.get()
+                    .with(
+                            problems.limited(field, form.text(MEASURES, i, "rule"), Measure.LONGEST_RULE),
+                            problems.limited(field, form.text(MEASURES, i, "scorer"), LONGEST_SCORER),
+                            problems.amount(
+                                    Form.name(MEASURES, i, "weight"),
+                                    form.text(MEASURES, i, "weight"),
+                                    UnitOfMeasure.COUNT,
+                                    0,
+                                    100,
+                                    0,
+                                    "A weight from 0 to 100; empty leaves it out of the ranking. Accepted: 2."),
+                            Problems.choice(
+                                    Direction.class,
+                                    form.text(MEASURES, i, "better"),
+                                    known.get().better())));
+        }
+        for (int i = 0; i < form.lines(OWN); i++) {
+            own(form, i, measures, problems).ifPresent(measures::add);
+        }
+        if (measures.isEmpty()) {
+            problems.add("own[0].name", "Nothing would be measured. Keep an endpoint, or write one of your own.");
+        }
+        return measures;
+    }
+
+    /** An endpoint of the planner's own. */
+    private static Optional<Measure> own(Form form, int i, List<Measure> before, Problems problems) {
+        String name = form.text(OWN, i, "name");
+        if (name.isEmpty()) {
+            return Optional.empty();
+        }
+        String field = Form.name(OWN, i, "name");
+        String spelled = form.text(OWN, i, "unit");
+        Optional<UnitOfMeasure> unit =
+                spelled.isEmpty() ? Optional.of(UnitOfMeasure.COUNT) : UnitOfMeasure.spelled(spelled);
+        if (unit.isEmpty()) {
+            problems.add(
+                    field,
+                    "“" + spelled
+                            + "” is not a unit known here. Accepted: mm, g, %, points, mS/cm, or nothing for a count.");
+            return Optional.empty();
+        }
+        int subs = problems.whole(
+                field,
+                form.text(OWN, i, "several"),
+                1,
+                MOST_SUBS,
+                1,
+                "1 to " + MOST_SUBS + " readings a unit. Accepted: 3.");
+        int decimals = problems.whole(field, form.text(OWN, i, "decimals"), 0, 4, 0, "0 to 4 decimals. Accepted: 1.");
+        double highest = problems.amount(
+                field,
+                form.text(OWN, i, "highest"),
+                unit.get(),
+                1e-6,
+                1e8,
+                1e6,
+                "The highest value that can be true. Accepted: 10.");
+        String code = code(name, before);
+        return problems.tried(
+                field,
+                () -> new Measure(
+                        new Endpoint(
+                                new EndpointCode(code),
+                                problems.limited(field, name, Treatment.LONGEST_NAME),
+                                unit.get(),
+                                subs > 1 ? Counting.SUB_READINGS : Counting.SINGLE,
+                                subs,
+                                0,
+                                highest,
+                                decimals),
+                        problems.limited(field, form.text(OWN, i, "rule"), Measure.LONGEST_RULE),
+                        "",
+                        0,
+                        Direction.HIGHER,
+                        0.2,
+                        30));
+    }
+
+    /** A code made of the name, unlike those before. */
+    private static String code(String name, List<Measure> before) {
+        String plain = Normalizer.normalize(name, Normalizer.Form.NFD)
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^[^a-z]+|-+$", "");
+        String stem = plain.isEmpty() ? "own" : plain.substring(0, Math.min(30, plain.length()));
+        String code = stem;
+        for (int number = 2; taken(code, before); number++) {
+            code = stem + "-" + number;
+        }
+        return code;
+    }
+
+    private static boolean taken(String code, List<Measure> before) {
+        return before.stream()
+                .anyMatch(measure -> measure.endpoint().code().value().equals(code));
+    }
+
+    private static Optional<Question> asked(Form form, int i, Plan plan, List<Measure> measures, Problems problems) {
+        String field = Form.name(ASKED, i, "matters");
+        Optional<Measure> measure = measures.stream()
+                .filter(m -> m.endpoint().code().value().equals(form.text(ASKED, i, "endpoint")))
+                .findFirst();
+        if (measure.isEmpty()) {
+            problems.add(field, "Choose an endpoint that is measured.");
+            return Optional.empty();
+        }
+        List<Integer> who = new ArrayList<>();
+        for (String code : form.text(ASKED, i, "who").split("[,\\s]+")) {
+            if (!code.isEmpty()) {
+                numbered(code, plan, field, problems).ifPresent(who::add);
+            }
+        }
+        String comparator = form.text(ASKED, i, "comparator");
+        int with = comparator.isEmpty()
+                ? 0
+                : numbered(comparator, plan, field, problems).orElse(0);
+        Optional<Matters> matters = matters(form.text(ASKED, i, "matters"), measure.get(), field, problems);
+        Stated stated = i < plan.asked().questions().size()
+                ? plan.asked().questions().get(i).stated()
+                : Stated.BEFORE_START;
+        return matters.map(m -> new Question(
+                who,
+                with,
+                measure.get().endpoint().code(),
+                Problems.choice(
+                        Direction.class,
+                        form.text(ASKED, i, "direction"),
+                        measure.get().better()),
+                m.amount(),
+                m.percent(),
+                stated));
+    }
+
+    private static Optional<Integer> numbered(String code, Plan plan, String field, Problems problems) {
+        int number = code.length() == 1 ? Character.toUpperCase(code.charAt(0)) - 'A' + 1 : 0;
+        int most = plan.treatments().size() == 0
+                ? Treatment.MOST
+                : plan.treatments().size();
+        if (number < 1 || number > most) {
+            problems.add(
+                    field,
+                    "“" + code + "” is not a treatment. Accepted: letters from A to " + Treatment.codeFor(most)
+                            + ", or nothing for all others.");
+            return Optional.empty();
+        }
+        return Optional.of(number);
+    }
+
+    private record Matters(double amount, boolean percent) {}
+
+    /** "15 %" of the comparator, or an amount in the endpoint's unit. An endpoint in percent takes percent as its unit. */
+    private static Optional<Matters> matters(String text, Measure measure, String field, Problems problems) {
+        UnitOfMeasure unit = measure.endpoint().unit();
+        boolean percent = text.endsWith("%") && unit != UnitOfMeasure.PERCENT;
+        Typed typed = Typed.parse(text, percent ? UnitOfMeasure.PERCENT : unit);
+        if (typed instanceof Typed.Understood understood && understood.stored().value() > 0) {
+            return Optional.of(new Matters(understood.stored().value(), percent));
+        }
+        problems.add(
+                field,
+                "The smallest difference that would matter to you, above 0. Accepted: 15 %, or 2 " + unit.symbol()
+                        + ".");
+        return Optional.empty();
+    }
+}

@@ -1,0 +1,48 @@
+package elsom.web.trial;
+
+import elsom.core.trial.Trial;
+import elsom.core.trial.TrialId;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Plan documents and what was changed in them after the start. */
+@Mapper
+interface PlanMapper {
+    @Select("select document from plan where trial_id = #{id}")
+    Optional<String> document(TrialId id);
+
+    @Insert("merge into plan (trial_id, document) key (trial_id) values (#{id}, #{document})")
+    void keep(@Param("id") TrialId id, @Param("document") String document);
+
+    /** What the lists of trials show, kept beside the plan it comes from. */
+    @Update("""
+            update trial set question = #{t.question}, zone = #{t.zone}, start_at = #{t.start},
+                watering = #{t.watering}, refill_fraction = #{t.refillFraction}, seed = #{t.seed},
+                stage = #{t.stage}, blind = #{t.blind}
+            where id = #{id}""")
+    void update(@Param("id") TrialId id, @Param("t") Trial trial);
+
+    @Delete("delete from look where trial_id = #{id} and number > #{after}")
+    void dropLooks(@Param("id") TrialId id, @Param("after") int after);
+
+    @Select("""
+            select number, happened_at, station, reason, changes from amendment
+            where trial_id = #{id} order by number""")
+    List<Rows.AmendmentRow> amendments(TrialId id);
+
+    @Insert(
+            "insert into amendment values (#{id}, #{a.number}, #{a.happenedAt}, #{a.station}, #{a.reason}, #{a.changes})")
+    void insert(@Param("id") TrialId id, @Param("a") Rows.AmendmentRow amendment);
+
+    @Delete("delete from plan where trial_id = #{id}")
+    void dropPlan(TrialId id);
+
+    @Delete("delete from trial where id = #{id} and stage = 'DRAFT'")
+    int dropDraft(TrialId id);
+}

@@ -1,0 +1,189 @@
+package elsom.web.trial;
+
+import elsom.core.plan.Amendment;
+import elsom.core.plan.Asked;
+import elsom.core.plan.Plan;
+import elsom.core.plan.PlanChanges;
+import elsom.core.plan.PlanRecovery;
+import elsom.core.plan.Question;
+import elsom.core.plan.Stated;
+import elsom.core.protocol.Protocol;
+import elsom.core.protocol.Protocols;
+import elsom.core.trial.Look;
+import elsom.core.trial.Trial;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.web.platform.Refusal;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Plans: freely changed until a trial starts, then only with a reason that is kept. */
+@Repository
+public class Plans {
+    private final PlanMapper plans;
+    private final TrialMapper mapper;
+    private final Trials trials;
+    private final Clock clock;
+
+    Plans(PlanMapper plans, TrialMapper mapper, Trials trials, Clock clock) {
+        this.plans = plans;
+        this.mapper = mapper;
+        this.trials = trials;
+        this.clock = clock;
+    }
+
+    /** Begins a trial as a draft, once for its token. */
+    @Transactional
+    public TrialId begin(Plan plan, UUID token) {
+        return trials.create(new WholeTrial(plan.sketch(new TrialId(0)), plan, List.of()), token);
+    }
+
+    /** The plan of a trial; of one drawn before plans were kept, what its records tell. */
+    @Transactional(readOnly = true)
+    public Plan plan(TrialId id) {
+        return plans.document(id).map(PlanJson::read).orElseGet(() -> {
+            TrialRecord record = trials.key(id);
+            return PlanRecovery.of(
+                    record,
+                    Protocols.find(record.trial().protocol())
+                            .map(Protocol::measures)
+                            .orElse(List.of()));
+        });
+    }
+
+    @Transactional(readOnly = true)
+    public List<Amendment> amendments(TrialId id) {
+        return plans.amendments(id).stream().map(Rows.AmendmentRow::amendment).toList();
+    }
+
+    /** A trial with all that belongs to it. */
+    @Transactional(readOnly = true)
+    public WholeTrial whole(TrialId id) {
+        return new WholeTrial(trials.key(id), plan(id), amendments(id));
+    }
+
+    private Trial locked(TrialId id) {
+        if (mapper.lock(id) == 0) {
+            throw Trials.unknown(id);
+        }
+        return mapper.trial(id).orElseThrow(() -> Trials.unknown(id));
+    }
+
+    private Trial draft(TrialId id) {
+        Trial trial = locked(id);
+        if (trial.started()) {
+            throw new Refusal("This trial has started, so its design is frozen. Changes of dates, measuring rules and"
+                    + " later questions are kept with a reason: see “Change the running plan”.");
+        }
+        return trial;
+    }
+
+    /** Changes a draft. */
+    @Transactional
+    public void revise(TrialId id, Plan plan) {
+        draft(id);
+        plans.keep(id, PlanJson.write(plan));
+        plans.update(id, plan.sketch(id).trial());
+    }
+
+    /** Freezes the plan and draws the trial from it. */
+    @Transactional
+    public void start(TrialId id) {
+        draft(id);
+        Plan plan = plan(id);
+        TrialRecord drawn = plan.draw(id);
+        if (drawn.looks().isEmpty()) {
+            throw new Refusal("The plan has no look yet: nothing would be measured.");
+        }
+        trials.insertDrawn(id, drawn);
+        plans.update(id, drawn.trial().begun(plan.rules().blind()));
+    }
+
+    /** Throws a draft away. */
+    @Transactional
+    public void discard(TrialId id) {
+        draft(id);
+        plans.dropPlan(id);
+        plans.dropDraft(id);
+    }
+
+    /**
+     * Changes a started trial's plan, and keeps what changed with its reason.
+     *
+     * @throws Refusal if it would change what is frozen, or looks that have readings
+     */
+    @Transactional
+    public void amend(TrialId id, Plan changed, String reason, String station) {
+        locked(id);
+        TrialRecord record = trials.key(id);
+        Plan before = plan(id);
+        Plan marked = marked(before, changed, record);
+        PlanChanges changes = PlanChanges.between(before, marked);
+        if (!changes.frozen().isEmpty()) {
+            throw new Refusal(String.join(" ", changes.frozen()));
+        }
+        if (changes.changes().isEmpty()) {
+            return;
+        }
+        looks(id, record, marked.sketch(id).looks());
+        TrialRecord sketch = marked.sketch(id);
+        for (int i = record.endpoints().size(); i < sketch.endpoints().size(); i++) {
+            mapper.insertEndpoint(id, i + 1, sketch.endpoints().get(i));
+        }
+        plans.keep(id, PlanJson.write(marked));
+        plans.update(id, sketch.trial().begun(record.trial().blind()));
+        keep(id, reason, station, changes.changes());
+    }
+
+    /** Questions that come after the start say so, and more so after readings. */
+    private static Plan marked(Plan before, Plan changed, TrialRecord record) {
+        int old = before.asked().questions().size();
+        Stated when = record.readings().isEmpty() ? Stated.AFTER_START : Stated.AFTER_READINGS;
+        List<Question> questions = new ArrayList<>();
+        for (Question question : changed.asked().questions()) {
+            questions.add(questions.size() < old ? question : question.as(when));
+        }
+        return changed.with(new Asked(
+                changed.question(),
+                changed.asked().crop(),
+                questions,
+                changed.asked().measures()));
+    }
+
+    /** Looks that were begun stay as they are; those after them are planned anew. */
+    private void looks(TrialId id, TrialRecord record, List<Look> changed) {
+        int begun = record.readings().stream()
+                .mapToInt(reading -> reading.ref().look())
+                .max()
+                .orElse(0);
+        List<Look> kept = record.looks().subList(0, begun);
+        if (changed.size() < begun || !changed.subList(0, begun).equals(kept)) {
+            Optional<Look> last = record.look(begun);
+            throw new Refusal(
+                    "Looks up to “" + last.map(Look::name).orElse("") + "” have readings: they can't be moved,"
+                            + " dropped, or come after a new one. Plan new looks after it.");
+        }
+        plans.dropLooks(id, begun);
+        changed.subList(begun, changed.size()).forEach(look -> mapper.insertLook(id, Rows.LookRow.of(look)));
+    }
+
+    private void keep(TrialId id, String reason, String station, List<String> changes) {
+        int number = plans.amendments(id).size() + 1;
+        plans.insert(id, Rows.AmendmentRow.of(new Amendment(number, clock.instant(), station, reason, changes)));
+    }
+
+    /** Shows what every unit got, from now on, and keeps who did so and why. */
+    @Transactional
+    public void unblind(TrialId id, String reason, String station) {
+        Trial trial = locked(id);
+        if (trial.blind() && trial.started()) {
+            plans.update(id, trial.begun(false));
+            keep(id, reason, station, List.of("Unblinded: treatments are shown from here on."));
+        }
+    }
+}

@@ -1,0 +1,168 @@
+// The bench as an editor: drag a unit, or pick it up with Enter and move it with the arrows. The server keeps the move
+// and answers how even the bench is now.
+
+import '../kit/frame.js';
+import { parsed, postForm } from '../kit/partial.js';
+
+const editor = document.querySelector('.layout-editor[data-move]');
+const moving = document.getElementById('moving');
+const numbers = (text) => text.split(' ').map(Number);
+
+/** One bench's map: places as coordinates, and which unit stands where. */
+export function benchOf(svg) {
+  const [pitchX, pitchY] = numbers(svg.dataset.pitch);
+  const [left, top] = numbers(svg.dataset.origin);
+  const [rows, columns] = numbers(svg.dataset.grid);
+  const middle = (row, column) => [left + (column - 0.5) * pitchX, top + (row - 0.5) * pitchY];
+  const clamp = (value, most) => Math.max(1, Math.min(most, value));
+  return {
+    svg,
+    rows,
+    columns,
+    middle,
+    place: (x, y) => ({ row: clamp(Math.floor((y - top) / pitchY) + 1, rows), column: clamp(Math.floor((x - left) / pitchX) + 1, columns) }),
+    unitAt: (row, column) => svg.querySelector(`[data-unit][data-row="${row}"][data-column="${column}"]`),
+    guarded: (row, column) => [...svg.querySelectorAll('circle.guard')].some((c) => {
+      const [x, y] = middle(row, column);
+      return Math.abs(c.cx.baseVal.value - x) < 1 && Math.abs(c.cy.baseVal.value - y) < 1;
+    }),
+    stand: (unit, row, column) => {
+      const [x, y] = middle(row, column);
+      unit.dataset.row = row;
+      unit.dataset.column = column;
+      unit.setAttribute('transform', `translate(${x.toFixed(1)} ${y.toFixed(1)})`);
+    },
+  };
+}
+
+const spot = (unit) => ({ row: Number(unit.dataset.row), column: Number(unit.dataset.column) });
+
+/** Keeps a move; takes it back on the map when it is refused or lost on the way. */
+async function keep(bench, unit, from, to) {
+  if (from.row === to.row && from.column === to.column) return;
+  const other = bench.unitAt(to.row, to.column);
+  bench.stand(unit, to.row, to.column);
+  if (other && other !== unit) bench.stand(other, from.row, from.column);
+  let text = null;
+  try {
+    text = await postForm(editor.dataset.move, { unit: unit.dataset.unit, bench: bench.svg.dataset.bench, row: to.row, column: to.column });
+  } catch (lost) {
+    text = null;
+  }
+  if (text === null) {
+    bench.stand(unit, from.row, from.column);
+    if (other && other !== unit) bench.stand(other, to.row, to.column);
+    moving.textContent = `${unit.dataset.unit} could not be moved; it stands where it stood.`;
+    return;
+  }
+  document.getElementById('balance').replaceChildren(parsed(text));
+  moving.textContent = `${unit.dataset.unit} stands in row ${to.row}, column ${to.column} now${other && other !== unit ? `, and ${other.dataset.unit} took its place` : ''}.`;
+}
+
+function dragging(bench) {
+  const { svg } = bench;
+  let held = null;
+  svg.addEventListener('pointerdown', (event) => {
+    const unit = event.target.closest('[data-unit]');
+    if (!unit || event.button !== 0) return;
+    const box = svg.viewBox.baseVal;
+    const scale = box.width / svg.getBoundingClientRect().width;
+    held = { unit, from: spot(unit), x: event.clientX, y: event.clientY, scale, moved: false };
+    svg.setPointerCapture(event.pointerId);
+    event.preventDefault();
+    unit.focus({ preventScroll: true });
+  });
+  svg.addEventListener('pointermove', (event) => {
+    if (!held) return;
+    const [x, y] = bench.middle(held.from.row, held.from.column);
+    held.at = [x + (event.clientX - held.x) * held.scale, y + (event.clientY - held.y) * held.scale];
+    if (!held.moved && Math.hypot(event.clientX - held.x, event.clientY - held.y) < 4) return;
+    if (!held.moved) {
+      held.moved = true;
+      held.unit.classList.add('held');
+      svg.append(held.unit);
+    }
+    held.unit.setAttribute('transform', `translate(${held.at[0].toFixed(1)} ${held.at[1].toFixed(1)})`);
+  });
+  const drop = () => {
+    if (!held) return;
+    const { unit, from, at, moved } = held;
+    held = null;
+    unit.classList.remove('held');
+    if (!moved) return;
+    const to = bench.place(...at);
+    if (bench.guarded(to.row, to.column)) {
+      bench.stand(unit, from.row, from.column);
+      moving.textContent = 'A guard unit stands there.';
+      return;
+    }
+    keep(bench, unit, from, to);
+  };
+  svg.addEventListener('pointerup', drop);
+  svg.addEventListener('pointercancel', drop);
+  svg.addEventListener('click', (event) => { if (event.target.closest('[data-unit]')) event.preventDefault(); });
+}
+
+const STEPS = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] };
+
+/** One tab stop for the whole map; arrows go from unit to unit, or carry the one that is picked up. */
+function keys(bench) {
+  const units = [...bench.svg.querySelectorAll('[data-unit]')];
+  units.forEach((unit, i) => unit.setAttribute('tabindex', i ? -1 : 0));
+  let carried = null;
+  const focus = (unit) => {
+    units.forEach((one) => one.setAttribute('tabindex', one === unit ? 0 : -1));
+    unit.focus();
+  };
+  const show = () => {
+    const [x, y] = bench.middle(carried.to.row, carried.to.column);
+    carried.unit.setAttribute('transform', `translate(${x.toFixed(1)} ${y.toFixed(1)})`);
+    moving.textContent = `${carried.unit.dataset.unit} is picked up, over row ${carried.to.row}, column ${carried.to.column}. Enter puts it down, Esc puts it back.`;
+  };
+  bench.svg.addEventListener('keydown', (event) => {
+    const unit = event.target.closest('[data-unit]');
+    if (!unit) return;
+    const step = STEPS[event.key];
+    if (step && carried) {
+      const row = Math.max(1, Math.min(bench.rows, carried.to.row + step[0]));
+      const column = Math.max(1, Math.min(bench.columns, carried.to.column + step[1]));
+      if (!bench.guarded(row, column)) carried.to = { row, column };
+      show();
+    } else if (step) {
+      let { row, column } = spot(unit);
+      for (let next = null; !next; ) {
+        row += step[0];
+        column += step[1];
+        if (row < 1 || column < 1 || row > bench.rows || column > bench.columns) break;
+        next = bench.unitAt(row, column);
+        if (next) focus(next);
+      }
+    } else if (event.key === 'Enter' && !carried) {
+      carried = { unit, from: spot(unit), to: spot(unit) };
+      unit.classList.add('held');
+      show();
+    } else if (event.key === 'Enter') {
+      unit.classList.remove('held');
+      const { from, to } = carried;
+      carried = null;
+      bench.stand(unit, from.row, from.column);
+      keep(bench, unit, from, to);
+    } else if (event.key === 'Escape' && carried) {
+      unit.classList.remove('held');
+      bench.stand(unit, carried.from.row, carried.from.column);
+      carried = null;
+      moving.textContent = 'It stands where it stood.';
+    } else {
+      return;
+    }
+    event.preventDefault();
+  });
+}
+
+if (editor) {
+  editor.querySelectorAll('svg[data-bench]').forEach((svg) => {
+    const bench = benchOf(svg);
+    dragging(bench);
+    keys(bench);
+  });
+}
