@@ -12,7 +12,8 @@ import elsom.core.working.Working;
 public record Need(Kind kind, String name, String forWhat, double amount, UnitOfMeasure unit, Working working) {
     /** What sort of thing it is. */
     public enum Kind {
-        MEDIUM("Media, loose volume before mixing"),
+        SHOPPING("Materials in all"),
+        MEDIUM("Batches: loose volume before mixing"),
         SEED("Seed"),
         LIQUID("Feeds and stocks"),
         CONTAINER("Containers and labels");

@@ -77,6 +77,33 @@ public final class Needs {
             Mix batch = mix;
             batch.parts().forEach(part -> medium(text, batch, part, filled));
         });
+        totals();
+    }
+
+    /** Each material over all batches it is in. */
+    private void totals() {
+        Map<String, List<Need>> byMaterial =
+                needs.stream().collect(Collectors.groupingBy(Need::name, LinkedHashMap::new, Collectors.toList()));
+        List<Need> totals = new ArrayList<>();
+        byMaterial.forEach((material, batches) -> {
+            double total = batches.stream().mapToDouble(Need::amount).sum();
+            List<Term> terms = batches.stream()
+                    .map(batch -> Term.given(
+                            batch.forWhat().isEmpty() ? "by itself" : "for " + batch.forWhat(),
+                            batch.amount(),
+                            UnitOfMeasure.LITRE,
+                            2))
+                    .toList();
+            totals.add(need(
+                    Need.Kind.SHOPPING,
+                    material,
+                    total,
+                    UnitOfMeasure.LITRE,
+                    "sum of its batches, loose",
+                    terms,
+                    "= " + Decimals.upTo(total, 2) + " L"));
+        });
+        needs.addAll(0, totals);
     }
 
     private void medium(String text, Mix mix, Mix.Part part, double filledMl) {

@@ -4,6 +4,8 @@ import elsom.core.design.Grid;
 import elsom.core.design.LayoutKind;
 import elsom.core.design.Sizing;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Dimension;
+import elsom.core.trial.Endpoint;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
@@ -13,11 +15,14 @@ import java.util.stream.IntStream;
 /**
  * What each number of units could see of one endpoint, and what it costs.
  *
- * @param cv scatter between units that was reckoned with
- * @param matters the difference that matters as a fraction of the comparator; empty when nobody said
+ * @param cv scatter between units that was reckoned with, as a fraction of the basis
+ * @param basis what fractions are of, in the endpoint's unit: the control's usual reading, or half the scale of a score;
+ *     empty when nobody knows
+ * @param matters the difference that matters as a fraction of the basis; empty when nobody said
  * @param needed fewest units of each that see it with 80 % power; empty when none here do, or nobody said
  */
-public record Outlook(Measure measure, double cv, OptionalDouble matters, OptionalInt needed, List<Row> rows) {
+public record Outlook(
+        Measure measure, double cv, OptionalDouble basis, OptionalDouble matters, OptionalInt needed, List<Row> rows) {
     private static final int MOST_ROWS = 20;
     private static final double CM2_PER_M2 = 10_000;
 
@@ -49,13 +54,16 @@ public record Outlook(Measure measure, double cv, OptionalDouble matters, Option
      * Reckons with two treatments or more; with one, as if there were two.
      *
      * @param cv above 0
+     * @param usual what the control usually reads; empty when nobody knows, or for a score
      */
-    public static Outlook of(Plan plan, Measure measure, double cv) {
+    public static Outlook of(Plan plan, Measure measure, double cv, OptionalDouble usual) {
         Sizing sizing = sizing(plan, cv);
-        OptionalDouble matters = matters(plan, measure);
+        OptionalDouble basis = scored(measure) ? OptionalDouble.of(scale(measure)) : usual;
+        OptionalDouble matters = matters(plan, measure, basis);
         return new Outlook(
                 measure,
                 cv,
+                basis,
                 matters,
                 matters.isPresent() ? sizing.needed(matters.getAsDouble()) : OptionalInt.empty(),
                 IntStream.rangeClosed(1, Math.max(MOST_ROWS, plan.arrangement().replicates()))
@@ -69,13 +77,40 @@ public record Outlook(Measure measure, double cv, OptionalDouble matters, Option
                 Math.max(2, plan.treatments().size()), plan.arrangement().kind() != LayoutKind.COMPLETELY_RANDOM, cv);
     }
 
-    /** The smallest difference that matters in any comparison of the endpoint, where it is in percent. */
-    private static OptionalDouble matters(Plan plan, Measure measure) {
+    /** Whether an endpoint is a score, whose control may well be 0, so that nothing is a percentage of it. */
+    public static boolean scored(Measure measure) {
+        return measure.endpoint().unit().dimension() == Dimension.SCORE;
+    }
+
+    /** What a score's scatter is a fraction of: half its scale. */
+    public static double scale(Measure measure) {
+        return measure.endpoint().highest() / 2;
+    }
+
+    /** The smallest difference that matters in any comparison of the endpoint. */
+    private static OptionalDouble matters(Plan plan, Measure measure, OptionalDouble basis) {
         return plan.asked().questions().stream()
                 .filter(question ->
-                        question.endpoint().equals(measure.endpoint().code()) && question.inPercent())
-                .mapToDouble(question -> question.matters() / 100)
+                        question.endpoint().equals(measure.endpoint().code()))
+                .filter(question -> question.inPercent() ? !scored(measure) : basis.isPresent())
+                .mapToDouble(question ->
+                        question.inPercent() ? question.matters() / 100 : question.matters() / basis.orElse(1))
                 .min();
+    }
+
+    /** A fraction as people read it: points of a score, percent of the control, and the unit's own where it is known. */
+    public String shown(double fraction) {
+        Endpoint endpoint = measure.endpoint();
+        String absolute = basis.isPresent()
+                ? (Decimals.upTo(fraction * basis.getAsDouble(), endpoint.decimals() + 1) + " "
+                                + endpoint.unit().symbol())
+                        .strip()
+                : "";
+        if (scored(measure)) {
+            return absolute;
+        }
+        String percent = Decimals.percent(fraction, 0) + " %";
+        return absolute.isEmpty() ? percent : percent + " (" + absolute + ")";
     }
 
     private static Row row(Plan plan, Sizing sizing, OptionalDouble matters, int n) {
@@ -111,14 +146,13 @@ public record Outlook(Measure measure, double cv, OptionalDouble matters, Option
                     + " here nobody could see by how much.";
         }
         Row row = at(replicates);
-        String seen = replicates + " of each can see a difference in " + what + " of "
-                + Decimals.percent(row.detectable(), 0) + " % of the control, four times in five.";
+        String seen = replicates + " of each can see a difference in " + what + " of " + shown(row.detectable())
+                + (scored(measure) ? "" : " of the control") + ", four times in five.";
         if (matters.isEmpty()) {
             return seen;
         }
-        boolean enough = row.detectable() <= matters.getAsDouble();
-        String wanted = Decimals.percent(matters.getAsDouble(), 0) + " %";
-        if (enough) {
+        String wanted = shown(matters.getAsDouble());
+        if (row.detectable() <= matters.getAsDouble()) {
             return seen + " That is enough for the " + wanted + " that matter.";
         }
         return seen + " A difference of " + wanted + ", which matters, would be missed "

@@ -18,10 +18,12 @@ import java.util.stream.Collectors;
  * How much units of one treatment scattered in earlier trials.
  *
  * @param cv pooled coefficient of variation, weighted by degrees of freedom
+ * @param sd pooled standard deviation in the endpoint's unit
+ * @param mean over the groups' means
  * @param degreesOfFreedom over all groups
  * @param trials how many trials it comes from
  */
-public record PastScatter(double cv, int degreesOfFreedom, int trials) {
+public record PastScatter(double cv, double sd, double mean, int degreesOfFreedom, int trials) {
     private static final int FEWEST_DF = 4;
 
     /**
@@ -31,6 +33,9 @@ public record PastScatter(double cv, int degreesOfFreedom, int trials) {
      */
     public static Optional<PastScatter> of(List<TrialRecord> past, EndpointCode endpoint) {
         double squares = 0;
+        double absolute = 0;
+        double means = 0;
+        int groups = 0;
         int df = 0;
         int trials = 0;
         for (TrialRecord record : past) {
@@ -38,6 +43,10 @@ public record PastScatter(double cv, int degreesOfFreedom, int trials) {
             for (Summary summary : groups(record, endpoint)) {
                 OptionalDouble cv = summary.coefficientOfVariation();
                 if (cv.isPresent()) {
+                    double sd = summary.sd().orElse(0);
+                    absolute += (summary.n() - 1) * sd * sd;
+                    means += summary.mean();
+                    groups++;
                     squares += (summary.n() - 1) * cv.getAsDouble() * cv.getAsDouble();
                     df += summary.n() - 1;
                 }
@@ -45,7 +54,8 @@ public record PastScatter(double cv, int degreesOfFreedom, int trials) {
             trials += df > before ? 1 : 0;
         }
         return df >= FEWEST_DF && squares > 0
-                ? Optional.of(new PastScatter(Math.sqrt(squares / df), df, trials))
+                ? Optional.of(
+                        new PastScatter(Math.sqrt(squares / df), Math.sqrt(absolute / df), means / groups, df, trials))
                 : Optional.empty();
     }
 

@@ -41,7 +41,7 @@ public record Question(
         Measure measure = plan.asked().measure(endpoint).orElse(null);
         String what =
                 measure == null ? endpoint.value() : measure.endpoint().name().toLowerCase(Locale.ROOT);
-        String unit = measure == null ? "" : measure.endpoint().unit().symbol();
+        String unit = measure == null ? "" : measure.endpoint().unit().symbol(matters);
         List<PlannedTreatment> all = plan.treatments().all();
         String who = treatments.isEmpty()
                 ? "any other treatment"

@@ -74,6 +74,11 @@ public enum UnitOfMeasure {
         return spellings.get(0);
     }
 
+    /** What is printed after that number: "1 point", "2 points". */
+    public String symbol(double amount) {
+        return this == POINT && amount == 1 ? "point" : symbol();
+    }
+
     double toBase() {
         return toBase;
     }

@@ -29,7 +29,21 @@ class NeedsTest {
         assertThat(need(plan, "leaf mould").amount()).isCloseTo(1.65, within(1e-9));
         assertThat(need(plan, "GW-32").amount()).isCloseTo(0.55, within(1e-9));
         assertThat(need(plan, "wood fibre").amount()).isCloseTo(2.2, within(1e-9));
-        assertThat(need(plan, "leaf mould").working().steps()).containsExactly("1.6 L · 1.1 · 0.75 ÷ 0.8 = 1.65 L");
+        Need batch = Needs.of(plan, plan.draw(new TrialId(1))).stream()
+                .filter(need -> need.kind() == Need.Kind.MEDIUM && need.name().equals("leaf mould"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(batch.working().steps()).containsExactly("1.6 L · 1.1 · 0.75 ÷ 0.8 = 1.65 L");
+    }
+
+    @Test
+    void aMaterialInTwoMixesIsAddedUp() {
+        Plan plan = APlan.ofGrowth()
+                .list("leaf mould", "3 leaf mould + 1 GW-32")
+                .pots(POTS)
+                .plan();
+        assertThat(need(plan, "leaf mould").kind()).isEqualTo(Need.Kind.SHOPPING);
+        assertThat(need(plan, "leaf mould").amount()).isCloseTo(2.2 + 1.65, within(1e-9));
     }
 
     @Test

@@ -4,13 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import elsom.core.trial.EndpointCode;
+import java.util.List;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 
 class OutlookTest {
     private static Outlook outlook(APlan plan, double cv) {
         Measure mass =
                 plan.plan().asked().measure(new EndpointCode("fresh-mass")).orElseThrow();
-        return Outlook.of(plan.plan(), mass, cv);
+        return Outlook.of(plan.plan(), mass, cv, OptionalDouble.empty());
     }
 
     private static APlan three() {
@@ -39,6 +41,32 @@ class OutlookTest {
         assertThat(outlook.sentence(needed)).endsWith("That is enough for the 15 % that matter.");
         assertThat(outlook.sentence(3)).contains("would be missed").endsWith(needed + " of each would do.");
         assertThat(outlook(three(), 0.2).sentence(4)).endsWith("four times in five.");
+    }
+
+    @Test
+    void anAmountThatMattersNeedsTheUsualReading() {
+        Question byGrams = new Question(
+                List.of(), 0, new EndpointCode("fresh-mass"), Direction.HIGHER, 3, false, Stated.BEFORE_START);
+        APlan plan = three().asking(byGrams);
+        Measure mass =
+                plan.plan().asked().measure(new EndpointCode("fresh-mass")).orElseThrow();
+        assertThat(outlook(plan, 0.1).matters()).isEmpty();
+        Outlook known = Outlook.of(plan.plan(), mass, 0.1, OptionalDouble.of(20));
+        assertThat(known.matters()).hasValue(0.15);
+        assertThat(known.shown(0.15)).isEqualTo("15 % (3 g)");
+    }
+
+    @Test
+    void scoresAreReckonedInPoints() {
+        APlan plan = APlan.of("dose-series")
+                .factors(APlan.doses(null, null, 0, 1, 2))
+                .asking(new Question(
+                        List.of(), 0, new EndpointCode("injury"), Direction.HIGHER, 2, false, Stated.BEFORE_START));
+        Measure injury = plan.plan().asked().measure(new EndpointCode("injury")).orElseThrow();
+        // A scatter of 0.3 is 1.5 points of a scale to 10.
+        Outlook outlook = Outlook.of(plan.plan(), injury, 0.3, OptionalDouble.empty());
+        assertThat(outlook.matters()).hasValue(0.4);
+        assertThat(outlook.sentence(3)).contains(" points, four times in five").contains("A difference of 2 points");
     }
 
     @Test

@@ -16,6 +16,8 @@ class PastScatterTest {
         trial.weigh("empty", WaterHolding.TARE, (unit, look) -> 100 * unit.treatment() + 10 * (unit.replicate() - 2));
         assertThat(PastScatter.of(List.of(trial.drawn()), WaterHolding.TARE)).hasValueSatisfying(past -> {
             assertThat(past.cv()).isCloseTo(Math.sqrt((0.01 + 0.0025) / 2), within(1e-12));
+            assertThat(past.sd()).isCloseTo(10, within(1e-12));
+            assertThat(past.mean()).isCloseTo(150, within(1e-12));
             assertThat(past.degreesOfFreedom()).isEqualTo(4);
             assertThat(past.trials()).isEqualTo(1);
         });

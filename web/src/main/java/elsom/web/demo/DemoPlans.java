@@ -118,7 +118,7 @@ final class DemoPlans {
                 "Does GW-32 carry weedkiller?",
                 "field pea and barley",
                 at(2, 9),
-                new Pots(POT, 380, 0, 0, 220, 0.15, 0.1, 0),
+                new Pots(POT, 380, 8, 8, 220, 0.15, 0.1, 0),
                 3232);
         String mixes = "leaf mould, 1 GW-31 + 3 leaf mould, 1 GW-31 + 1 leaf mould, GW-31, 1 GW-32 + 3 leaf mould,"
                 + " 1 GW-32 + 1 leaf mould, GW-32";

@@ -10,6 +10,7 @@ import elsom.core.trial.Outline;
 import elsom.core.trial.Side;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -273,7 +274,7 @@ public record BenchMap(List<Drawn> benches) {
                             .map(this::spot)
                             .toList(),
                     round(0.32 * Math.min(pitchX, pitchY)),
-                    "light from the " + bench.light().label(),
+                    lightWords(),
                     "door at the " + bench.door().label(),
                     bench.lengthCm() > 0
                             ? Math.round(bench.lengthCm()) + " × " + Math.round(bench.depthCm()) + " cm"
@@ -303,6 +304,7 @@ public record BenchMap(List<Drawn> benches) {
             var map = bench.lightMap();
             List<Area> areas = new ArrayList<>();
             double most = map.ppfd().stream().mapToDouble(v -> v).max().orElse(0);
+            double least = map.ppfd().stream().mapToDouble(v -> v).min().orElse(0);
             double width = bench.columns() * pitchX / Math.max(1, map.columns());
             double height = bench.rows() * pitchY / Math.max(1, map.rows());
             for (int i = 0; i < map.ppfd().size(); i++) {
@@ -314,10 +316,19 @@ public record BenchMap(List<Drawn> benches) {
                         round(TOP + row * height),
                         round(width),
                         round(height),
-                        most > 0 ? Math.round(100 * value / most) / 100.0 : 0,
+                        most > least ? Math.round(100 * (value - least) / (most - least)) / 100.0 : 1,
                         Long.toString(Math.round(value))));
             }
             return areas;
+        }
+
+        private String lightWords() {
+            var map = bench.lightMap();
+            if (!map.known()) {
+                return "light from the " + bench.light().label();
+            }
+            return "light " + Math.round(Collections.min(map.ppfd())) + "–" + Math.round(Collections.max(map.ppfd()))
+                    + " µmol/m²/s";
         }
 
         private Area area(Influence influence) {

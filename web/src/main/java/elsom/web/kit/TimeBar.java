@@ -21,9 +21,26 @@ public record TimeBar(
         List<Tick> ticks, List<Mark> marks, List<Drop> drops, double nowAt, boolean nowInside, String summary) {
     private static final double LEAST_GAP = 7;
     private static final int MOST_DROPS = 80;
+    private static final double LEFT_END = 3;
 
     /** A look on the strip. */
-    public record Tick(double at, String label, String when, LookState state, boolean here, String href) {}
+    public record Tick(double at, String label, String when, LookState state, boolean here, String href) {
+        private static final int LONG = 9;
+
+        /** Long labels at an end grow inwards. */
+        public String anchor() {
+            boolean longLabel = label.length() > LONG;
+            return longLabel && at > 94 ? "end" : longLabel && at < 6 ? "start" : "middle";
+        }
+
+        public int textX() {
+            return switch (anchor()) {
+                case "end" -> 16;
+                case "start" -> -16;
+                default -> 0;
+            };
+        }
+    }
 
     /** A watering, feed or other step on the strip. */
     public record Drop(double at, Chore.Kind kind, String label) {}
@@ -52,7 +69,7 @@ public record TimeBar(
                             + (record.trial().started() ? "/bench?look=" + look.number() : "/plan/dates")));
         }
         double nowHours = Duration.between(record.trial().start(), now).toSeconds() / 3600.0;
-        double first = record.looks().get(0).hoursAfterStart();
+        double first = Math.min(0, record.looks().get(0).hoursAfterStart());
         double last = record.looks().get(record.looks().size() - 1).hoursAfterStart();
         return new TimeBar(
                 ticks,
@@ -63,31 +80,35 @@ public record TimeBar(
                 summary(record, now));
     }
 
+    /** Where looks are; the strip runs from the start, or from a look before it. */
     private static List<Double> places(List<Look> looks) {
-        double first = looks.get(0).hoursAfterStart();
+        double first = Math.min(0, looks.get(0).hoursAfterStart());
         double span = Math.max(1e-9, looks.get(looks.size() - 1).hoursAfterStart() - first);
         List<Double> places = new ArrayList<>();
-        double before = -LEAST_GAP;
+        double before = looks.get(0).hoursAfterStart() > 0 ? 0 : -LEAST_GAP;
         for (Look look : looks) {
             before = Math.max(100 * (look.hoursAfterStart() - first) / span, before + LEAST_GAP);
             places.add(before);
         }
         double end = Math.max(100, before);
         return places.stream()
-                .map(place -> Math.round(place / end * 9400) / 100.0 + 3)
+                .map(place -> Math.round(place / end * 9400) / 100.0 + LEFT_END)
                 .toList();
     }
 
     /** Between looks, in proportion; before the first and after the last, at the ends. */
     private static double at(double hours, List<Look> looks, List<Double> places) {
-        for (int i = 1; i < looks.size(); i++) {
-            double from = looks.get(i - 1).hoursAfterStart();
+        double from = Math.min(0, looks.get(0).hoursAfterStart());
+        double fromPlace = LEFT_END;
+        for (int i = 0; i < looks.size(); i++) {
             double to = looks.get(i).hoursAfterStart();
             if (hours < to) {
-                double share = Math.max(0, (hours - from) / (to - from));
-                double place = places.get(i - 1) + share * (places.get(i) - places.get(i - 1));
+                double share = to > from ? Math.max(0, (hours - from) / (to - from)) : 0;
+                double place = fromPlace + share * (places.get(i) - fromPlace);
                 return Math.round(place * 100) / 100.0;
             }
+            from = to;
+            fromPlace = places.get(i);
         }
         return places.get(places.size() - 1);
     }

@@ -234,7 +234,9 @@ final class Pages {
             Measure measure = chosen(plan, form);
             Optional<PastScatter> scatter =
                     PastScatter.of(past, measure.endpoint().code());
-            double usual = scatter.map(PastScatter::cv).orElse(measure.typicalCv());
+            boolean scored = Outlook.scored(measure);
+            double usual = scatter.map(found -> scored ? found.sd() / Outlook.scale(measure) : found.cv())
+                    .orElse(measure.typicalCv());
             double typed = problems.amount(
                     "cv",
                     form.text("cv"),
@@ -245,19 +247,29 @@ final class Pages {
                     "The scatter between units of one treatment in percent, 0.1 to 300. Accepted: 15.");
             double cv = typed / 100;
             boolean own = !form.text("cv").isEmpty();
+            double mean = problems.amount(
+                    "mean",
+                    form.text("mean"),
+                    measure.endpoint().unit(),
+                    1e-9,
+                    1e9,
+                    scatter.map(PastScatter::mean).orElse(0.0),
+                    "What the control usually reads, above 0. Accepted: 12 "
+                            + measure.endpoint().unit().symbol() + ".");
             int replicates = plan.arrangement().replicates();
-            Outlook outlook = Outlook.of(plan, measure, cv);
+            Outlook outlook =
+                    Outlook.of(plan, measure, cv, mean > 0 ? OptionalDouble.of(mean) : OptionalDouble.empty());
             var working = Outlook.sizing(plan, cv).working(replicates);
             return new SizePreview(
                     measure.endpoint().code().value(),
-                    Decimals.upTo(cv * 100, 1),
+                    scored ? outlook.shown(cv) + " between units" : Decimals.upTo(cv * 100, 1) + " % between units",
                     own,
                     own ? "your own figure" : source(scatter, plan),
                     replicates,
                     outlook.sentence(replicates),
                     outlook.rows().stream()
                             .filter(row -> shown(row.replicates(), replicates))
-                            .map(row -> SizeLine.of(row, replicates))
+                            .map(row -> SizeLine.of(outlook, row, replicates))
                             .toList(),
                     Json.of(SizeChart.of(outlook, replicates)),
                     working.steps(),
@@ -304,11 +316,11 @@ final class Pages {
             String medium,
             String seeds,
             String minutes) {
-        static SizeLine of(Outlook.Row row, int replicates) {
+        static SizeLine of(Outlook outlook, Outlook.Row row, int replicates) {
             return new SizeLine(
                     row.replicates(),
                     row.replicates() == replicates,
-                    Double.isInfinite(row.detectable()) ? "nothing" : Decimals.percent(row.detectable(), 0) + " %",
+                    Double.isInfinite(row.detectable()) ? "nothing" : outlook.shown(row.detectable()),
                     row.power().isPresent() ? Decimals.percent(row.power().getAsDouble(), 0) + " %" : "–",
                     Integer.toString(row.units()),
                     Decimals.fixed(row.areaM2(), 2) + " m²",
@@ -319,21 +331,26 @@ final class Pages {
     }
 
     /** The curve of what can be seen. */
-    public record SizeChart(List<SizePoint> points, int here, Double matters) {
+    public record SizeChart(List<SizePoint> points, int here, double matters, String unit, String mattersText) {
         static SizeChart of(Outlook outlook, int here) {
             OptionalDouble matters = outlook.matters();
+            boolean scored = Outlook.scored(outlook.measure());
+            double factor = scored ? Outlook.scale(outlook.measure()) : 100;
             return new SizeChart(
                     outlook.rows().stream()
                             .filter(row -> !Double.isInfinite(row.detectable()))
-                            .map(row -> new SizePoint(row.replicates(), row.detectable() * 100))
+                            .map(row -> new SizePoint(
+                                    row.replicates(), row.detectable() * factor, outlook.shown(row.detectable())))
                             .toList(),
                     here,
-                    matters.isPresent() ? matters.getAsDouble() * 100 : -1.0);
+                    matters.isPresent() ? matters.getAsDouble() * factor : -1,
+                    scored ? "points" : "%",
+                    matters.isPresent() ? outlook.shown(matters.getAsDouble()) : "");
         }
     }
 
-    /** A point of the curve, in percent of the control. */
-    public record SizePoint(int n, double percent) {}
+    /** A point of the curve, in percent of the control or in points of a score. */
+    public record SizePoint(int n, double sees, String text) {}
 
     /** The page of dates. */
     public record DatesPage(

@@ -62,7 +62,7 @@ final class QuestionPart implements Part {
     private static String symbol(Plan plan, Question question) {
         return plan.asked()
                 .measure(question.endpoint())
-                .map(measure -> " " + measure.endpoint().unit().symbol())
+                .map(measure -> " " + measure.endpoint().unit().symbol(question.matters()))
                 .orElse("");
     }
 

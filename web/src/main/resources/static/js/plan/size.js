@@ -5,31 +5,31 @@ import { drawing } from '../kit/chart.js';
 
 const WIDE = 640;
 const HIGH = 200;
-const EDGE = { top: 16, right: 18, bottom: 34, left: 52 };
+const EDGE = { top: 16, right: 18, bottom: 34, left: 66 };
 
 /** The difference that can be seen against units of each; the difference that matters as a line across. */
 export function drawSize(place, chart) {
   const d3 = globalThis.d3;
-  const { points, here, matters } = chart;
+  const { points, here, matters, unit, mattersText } = chart;
   const now = points.find((p) => p.n === here);
-  const says = now ? `${here} of each can see ${now.percent.toFixed(0)} %` : 'one of each can see nothing';
+  const says = now ? `${here} of each can see ${now.text}` : 'one of each can see nothing';
   const svg = drawing(place, WIDE, HIGH, `Difference that can be seen, against units of each: ${says}.`);
-  const top = Math.min(200, Math.max(...points.map((p) => p.percent), matters));
+  const top = Math.min(unit === '%' ? 200 : 10, Math.max(...points.map((p) => p.sees), matters));
   const x = d3.scaleLinear([1, Math.max(20, here)], [EDGE.left, WIDE - EDGE.right]);
   const y = d3.scaleLinear([0, top], [HIGH - EDGE.bottom, EDGE.top]);
   svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${HIGH - EDGE.bottom})`).call(d3.axisBottom(x).ticks(10).tickSize(4));
   const left = svg.append('g').attr('class', 'axis').attr('transform', `translate(${EDGE.left},0)`)
-    .call(d3.axisLeft(y).ticks(4).tickFormat((v) => `${v} %`).tickSize(-(WIDE - EDGE.left - EDGE.right)));
+    .call(d3.axisLeft(y).ticks(4).tickFormat((v) => `${v} ${unit}`).tickSize(-(WIDE - EDGE.left - EDGE.right)));
   left.select('.domain').remove();
   svg.append('text').attr('class', 'axis-name').attr('x', WIDE - EDGE.right).attr('y', HIGH - 3).attr('text-anchor', 'end').text('units of each treatment');
   if (matters > 0) {
     svg.append('line').attr('class', 'matters').attr('x1', EDGE.left).attr('x2', WIDE - EDGE.right).attr('y1', y(matters)).attr('y2', y(matters));
-    svg.append('text').attr('class', 'matters').attr('x', WIDE - EDGE.right).attr('y', y(matters) - 5).attr('text-anchor', 'end').text(`${matters} % would matter`);
+    svg.append('text').attr('class', 'matters').attr('x', WIDE - EDGE.right).attr('y', y(matters) - 5).attr('text-anchor', 'end').text(`${mattersText} would matter`);
   }
-  svg.append('path').attr('class', 'curve').attr('d', d3.line((p) => x(p.n), (p) => y(Math.min(top, p.percent)))(points));
+  svg.append('path').attr('class', 'curve').attr('d', d3.line((p) => x(p.n), (p) => y(Math.min(top, p.sees)))(points));
   svg.selectAll('.dot').data(points).join('circle').attr('class', (p) => (p.n === here ? 'dot here' : 'dot'))
-    .attr('r', (p) => (p.n === here ? 7 : 3)).attr('cx', (p) => x(p.n)).attr('cy', (p) => y(Math.min(top, p.percent)));
-  if (now) svg.append('text').attr('class', 'here').attr('x', x(here) + 10).attr('y', y(Math.min(top, now.percent)) - 8).text(`${here} of each: ${now.percent.toFixed(0)} %`);
+    .attr('r', (p) => (p.n === here ? 7 : 3)).attr('cx', (p) => x(p.n)).attr('cy', (p) => y(Math.min(top, p.sees)));
+  if (now) svg.append('text').attr('class', 'here').attr('x', x(here) + 10).attr('y', y(Math.min(top, now.sees)) - 8).text(`${here} of each: ${now.text}`);
 }
 
 function draw(preview) {
