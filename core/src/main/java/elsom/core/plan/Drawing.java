@@ -85,10 +85,6 @@ final class Drawing {
     private List<ExperimentalUnit> kept(List<Bench> benches) {
         List<PlannedTreatment> all = plan.treatments().all();
         List<BenchPosition> places = Layout.places(benches);
-        if (places.size() < plan.kept().size()) {
-            throw new IllegalArgumentException("There is room for " + places.size() + " of the "
-                    + plan.kept().size() + " units that are kept.");
-        }
         List<Origin.Kept> order =
                 Layout.shuffled(plan.kept(), plan.arrangement().seed());
         Map<Integer, Integer> replicates = new TreeMap<>();

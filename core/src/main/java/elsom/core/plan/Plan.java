@@ -159,6 +159,9 @@ public record Plan(
                     + ". Strike cells out, or take fewer levels.");
         }
         try {
+            if (!kept().isEmpty()) {
+                return roomForKept();
+            }
             int factor = arrangement.wholePlotFactor();
             int factors = treatments.factors().size();
             boolean grouped =
@@ -169,6 +172,13 @@ public record Plan(
         } catch (IllegalArgumentException impossible) {
             return Optional.of(String.valueOf(impossible.getMessage()));
         }
+    }
+
+    private Optional<String> roomForKept() {
+        int room = Layout.places(benches()).size();
+        return room >= kept().size()
+                ? Optional.empty()
+                : Optional.of("There is room for " + room + " of the " + kept().size() + " units that are kept.");
     }
 
     /**

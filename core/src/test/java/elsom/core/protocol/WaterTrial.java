@@ -121,7 +121,8 @@ public final class WaterTrial {
                             7,
                             List.of()))
                     .with(begun.schedule().with(WaterHolding.looks(times, checkDryness), List.of(), Hours.ANY));
-            record = plan.draw(new TrialId(0));
+            TrialRecord draft = plan.draw(new TrialId(0));
+            record = draft.with(draft.trial().begun(false));
         }
         return record;
     }

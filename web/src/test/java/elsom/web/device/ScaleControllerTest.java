@@ -43,7 +43,7 @@ class ScaleControllerTest {
 
     @BeforeEach
     void aTrial() {
-        when(trials.snapshot(new TrialId(1))).thenReturn(record);
+        when(trials.key(new TrialId(1))).thenReturn(record);
     }
 
     private ResultActions weigh(String unit, int look, String endpoint) throws Exception {

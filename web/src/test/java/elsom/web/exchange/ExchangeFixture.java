@@ -1,6 +1,14 @@
 package elsom.web.exchange;
 
-import elsom.core.protocol.TrialPlan;
+import elsom.core.design.LayoutKind;
+import elsom.core.plan.Arrangement;
+import elsom.core.plan.Hours;
+import elsom.core.plan.Plan;
+import elsom.core.plan.PlannedTreatment;
+import elsom.core.plan.Pots;
+import elsom.core.plan.Rules;
+import elsom.core.plan.Site;
+import elsom.core.plan.Treatments;
 import elsom.core.protocol.WaterHolding;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.sim.BenchTruth;
@@ -16,8 +24,10 @@ import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TreatmentProperty;
+import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.WateringSchool;
+import elsom.web.trial.WholeTrial;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -32,25 +42,55 @@ public final class ExchangeFixture {
 
     private ExchangeFixture() {}
 
-    public static TrialRecord drawn() {
-        return new TrialPlan(
-                        new WaterHolding(),
+    public static Plan plan() {
+        Plan begun = new WaterHolding()
+                .begin(
                         "Which \"plug\" medium, of two, holds water?",
                         ZoneId.of("Europe/London"),
                         START,
-                        WateringSchool.EACH_TO_REFILL_WEIGHT,
-                        0.4,
-                        List.of(medium("Wood fibre", 0.94), medium("Leaf mould, sieved", 0.71)),
-                        List.of("Tunnel shelf"),
-                        3,
-                        List.of(Duration.ofHours(24), Duration.ofHours(48), Duration.ofHours(96)),
-                        true)
-                .draw(-5);
+                        Pots.of(POT),
+                        -5);
+        return begun.with(
+                        Treatments.listed(List.of(medium("Wood fibre", 0.94), medium("Leaf mould, sieved", 0.71))),
+                        begun.pots())
+                .with(new Arrangement(
+                        LayoutKind.BLOCKS, 3, List.of(Site.named("Tunnel shelf")), true, 0, false, 0, -5, List.of()))
+                .with(begun.schedule()
+                        .with(
+                                WaterHolding.looks(
+                                        List.of(Duration.ofHours(24), Duration.ofHours(48), Duration.ofHours(96)),
+                                        true),
+                                List.of(),
+                                Hours.ANY))
+                .with(new Rules(WateringSchool.EACH_TO_REFILL_WEIGHT, 0.4, false));
     }
 
-    private static TrialPlan.Planned medium(String name, double matter) {
-        return new TrialPlan.Planned(
-                name, name, "organic", ControlKind.NONE, Map.of(TreatmentProperty.ORGANIC_MATTER, matter), POT, 380.5);
+    /** The trial as it is on the day it starts. */
+    public static TrialRecord drawn() {
+        TrialRecord draft = plan().draw(new TrialId(0));
+        return draft.with(draft.trial().begun(false));
+    }
+
+    private static PlannedTreatment medium(String name, double matter) {
+        return new PlannedTreatment(
+                name,
+                name,
+                "organic",
+                ControlKind.NONE,
+                Map.of(TreatmentProperty.ORGANIC_MATTER, matter),
+                POT,
+                380.5,
+                List.of());
+    }
+
+    /** Drawn, started, and its plan with it. */
+    public static WholeTrial fresh() {
+        return new WholeTrial(drawn(), plan(), List.of());
+    }
+
+    /** {@link #measured} with its plan. */
+    public static WholeTrial whole() {
+        return new WholeTrial(measured(), plan(), List.of());
     }
 
     /** The drawn trial with every observation made, one of them corrected. */

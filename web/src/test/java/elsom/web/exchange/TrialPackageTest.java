@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.protocol.WaterHolding;
 import elsom.core.trial.TrialRecord;
+import elsom.web.trial.WholeTrial;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -26,12 +27,17 @@ import tools.jackson.databind.json.JsonMapper;
 
 class TrialPackageTest {
     private final TrialRecord record = ExchangeFixture.measured();
-    private final byte[] written = TrialPackageWriter.write(record, ExchangeFixture.START);
+    private final byte[] written = TrialPackageWriter.write(ExchangeFixture.whole(), ExchangeFixture.START);
     private final List<BadRow> problems = new ArrayList<>();
 
-    private Optional<TrialRecord> read(byte[] zip) {
-        Map<PackageFile, byte[]> tables = PackageZip.open(zip, problems);
-        return problems.isEmpty() ? new TrialPackageReader(tables, problems).read() : Optional.empty();
+    private Optional<WholeTrial> read(byte[] zip) {
+        Map<String, byte[]> files = PackageZip.open(zip, problems);
+        return problems.isEmpty() ? new TrialPackageReader(files, problems).read() : Optional.empty();
+    }
+
+    private WholeTrial sentAndRead(WholeTrial whole) {
+        return read(TrialPackageWriter.write(whole, ExchangeFixture.START))
+                .orElseThrow(() -> new AssertionError(said()));
     }
 
     private String said() {
@@ -63,7 +69,8 @@ class TrialPackageTest {
 
     @Test
     void givesTheSameTrialAndTheSameFigures() {
-        TrialRecord back = read(written).orElseThrow(() -> new AssertionError(said()));
+        TrialRecord back =
+                read(written).orElseThrow(() -> new AssertionError(said())).record();
         assertThat(back.trial().question()).isEqualTo(record.trial().question());
         assertThat(back.trial().start()).isEqualTo(record.trial().start());
         assertThat(back.treatments()).isEqualTo(record.treatments());
@@ -80,7 +87,7 @@ class TrialPackageTest {
             assertThat(in.getNextEntry().getName()).isEqualTo("datapackage.json");
             JsonNode descriptor = JsonMapper.shared().readTree(in.readAllBytes());
             assertThat(descriptor.path("$schema").stringValue()).contains("datapackage.org");
-            assertThat(descriptor.path("resources")).hasSize(PackageFile.values().length);
+            assertThat(descriptor.path("resources")).hasSize(PackageFile.values().length + 1);
             assertThat(descriptor
                             .path("resources")
                             .get(7)

@@ -58,21 +58,35 @@ class JourneyIT extends BrowserTest {
         isAccessible();
         tabTo(page.locator("#question"));
         type("Which keeps water over a long weekend?");
-        tabTo(page.getByLabel("Medium 1", new Page.GetByLabelOptions().setExact(true)));
+        press("Enter");
+        page.waitForURL("**/trials/1");
+        isAccessible();
+        goOn("treatments");
+        tabTo(page.getByLabel("Treatment 1", new Page.GetByLabelOptions().setExact(true)));
         type("Wood fibre");
-        tabTo(page.getByLabel("Organic matter of medium 1, percent"));
+        tabTo(page.getByLabel("Organic matter of treatment 1, percent"));
         type("94");
-        tabTo(page.getByLabel("Medium 2", new Page.GetByLabelOptions().setExact(true)));
+        tabTo(page.getByLabel("Treatment 2", new Page.GetByLabelOptions().setExact(true)));
         type("Crushed brick");
+        goOn("size");
         tabTo(page.locator("#replicates"));
         type("3");
-        tabTo(page.locator("#times"));
-        type("6, 24 h, 2 d, 4 d");
-        press("Enter");
+        goOn("bench");
+        assertThat(page.locator(".map .unit")).hasCount(6);
+        goOn("dates");
+        goOn("ready");
+        follow("Overview", "/trials/1/plan");
         assertThat(page.getByText("What goes into what")).isVisible();
         assertThat(page.locator(".map .unit")).hasCount(6);
         isAccessible();
-        enter(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Go to the bench"))));
+        enter(button("Start the trial"));
+        page.waitForURL("**/bench");
+    }
+
+    /** Saves a part of the plan and goes on to the next. */
+    private void goOn(String next) {
+        enter(button("Save and go on"));
+        page.waitForURL("**/plan/" + next);
     }
 
     private String codeNow() {

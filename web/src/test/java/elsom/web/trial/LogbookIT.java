@@ -42,7 +42,7 @@ class LogbookIT {
 
     @BeforeEach
     void aTrial() {
-        trial = trials.create(ExchangeFixture.drawn(), UUID.randomUUID());
+        trial = trials.create(ExchangeFixture.fresh(), UUID.randomUUID());
         unit = trials.snapshot(trial).units().get(0).code();
     }
 
@@ -78,7 +78,7 @@ class LogbookIT {
     @Test
     void aTrialComesBackAsItWasStored() {
         TrialRecord measured = ExchangeFixture.measured();
-        TrialRecord back = trials.snapshot(trials.create(measured, UUID.randomUUID()));
+        TrialRecord back = trials.snapshot(trials.create(ExchangeFixture.whole(), UUID.randomUUID()));
         assertThat(back.treatments()).isEqualTo(measured.treatments());
         assertThat(back.units()).isEqualTo(measured.units());
         assertThat(back.looks()).isEqualTo(measured.looks());
@@ -102,8 +102,8 @@ class LogbookIT {
         assertThat(saved(entry)).isEqualTo(saved(entry));
         assertThat(trials.snapshot(trial).readings()).hasSize(1);
         UUID token = UUID.randomUUID();
-        assertThat(trials.create(ExchangeFixture.drawn(), token))
-                .isEqualTo(trials.create(ExchangeFixture.drawn(), token));
+        assertThat(trials.create(ExchangeFixture.fresh(), token))
+                .isEqualTo(trials.create(ExchangeFixture.fresh(), token));
     }
 
     @Test
