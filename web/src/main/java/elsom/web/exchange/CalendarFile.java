@@ -3,10 +3,14 @@ package elsom.web.exchange;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanEvent;
 import elsom.core.plan.PlanEvents;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.UUID;
+import net.fortuna.ical4j.data.CalendarOutputter;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Description;
@@ -34,7 +38,13 @@ final class CalendarFile {
         for (PlanEvent event : PlanEvents.of(plan)) {
             calendar.add(event(event, plan, trial, address, now));
         }
-        return calendar.toString();
+        StringWriter text = new StringWriter();
+        try {
+            new CalendarOutputter().output(calendar, text);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return text.toString();
     }
 
     private static VEvent event(PlanEvent event, Plan plan, long trial, String address, Instant now) {

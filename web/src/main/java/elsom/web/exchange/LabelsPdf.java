@@ -26,6 +26,9 @@ final class LabelsPdf {
     private static final double LARGEST_CODE = 8;
     private static final float LONGEST_NAME_SIZE = 7;
 
+    /** White around a square code, in its dots; ISO/IEC 18004 asks for four. */
+    private static final int QUIET = 4;
+
     /**
      * One label.
      *
@@ -129,7 +132,11 @@ final class LabelsPdf {
                             BarcodeFormat.QR_CODE,
                             0,
                             0,
-                            Map.of(EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M, EncodeHintType.MARGIN, 2));
+                            Map.of(
+                                    EncodeHintType.ERROR_CORRECTION,
+                                    ErrorCorrectionLevel.M,
+                                    EncodeHintType.MARGIN,
+                                    QUIET));
         } catch (WriterException tooLong) {
             throw new IllegalArgumentException("a label's link is too long: " + link, tooLong);
         }

@@ -44,15 +44,14 @@ class PrintController {
         this.clock = clock;
     }
 
-    private static String address(long trial) {
-        return ServletUriComponentsBuilder.fromCurrentContextPath()
-                .path("/trials/" + trial)
-                .toUriString();
+    private static String address(String path) {
+        return ServletUriComponentsBuilder.fromCurrentContextPath().path(path).toUriString();
     }
 
     @GetMapping("/calendar.ics")
     ResponseEntity<byte[]> calendar(@PathVariable long trial) {
-        String text = CalendarFile.of(plans.plan(new TrialId(trial)), trial, address(trial), clock.instant());
+        String text =
+                CalendarFile.of(plans.plan(new TrialId(trial)), trial, address("/trials/" + trial), clock.instant());
         return Downloads.of(CALENDAR, "trial-" + trial + ".ics", text.getBytes(StandardCharsets.UTF_8));
     }
 
@@ -79,7 +78,7 @@ class PrintController {
                         shown.treatment(unit).texture(),
                         names && !blind ? shown.treatment(unit).name() : "",
                         refill(findings, unit),
-                        address(trial) + "/bench?unit=" + unit.code()))
+                        address(UnitLinkController.path(trial, unit.code()))))
                 .toList();
         return Downloads.of(MediaType.APPLICATION_PDF, "trial-" + trial + "-labels.pdf", LabelsPdf.of(labels, sheet));
     }

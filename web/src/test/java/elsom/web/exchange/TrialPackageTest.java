@@ -2,13 +2,25 @@ package elsom.web.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.plan.Amendment;
+import elsom.core.plan.Plan;
+import elsom.core.plan.PlannedTreatment;
+import elsom.core.plan.Pots;
+import elsom.core.plan.Rules;
+import elsom.core.plan.Treatments;
+import elsom.core.protocol.Protocols;
 import elsom.core.protocol.WaterHolding;
+import elsom.core.trial.Container;
+import elsom.core.trial.ControlKind;
+import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.WateringSchool;
 import elsom.web.trial.WholeTrial;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,6 +34,7 @@ import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -45,8 +58,12 @@ class TrialPackageTest {
     }
 
     private byte[] changed(Consumer<Map<String, byte[]>> change) throws IOException {
+        return changed(written, change);
+    }
+
+    private static byte[] changed(byte[] from, Consumer<Map<String, byte[]>> change) throws IOException {
         Map<String, byte[]> entries = new LinkedHashMap<>();
-        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(written))) {
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(from))) {
             for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
                 entries.put(entry.getName(), in.readAllBytes());
             }
@@ -168,5 +185,89 @@ class TrialPackageTest {
         });
         assertThat(read(zip)).isEmpty();
         assertThat(said()).contains("must be an earlier reading");
+    }
+
+    static List<Plan> plans() {
+        return Protocols.all().stream()
+                .map(protocol -> {
+                    Plan begun = protocol.begin(
+                            protocol.exampleQuestion(),
+                            ZoneOffset.UTC,
+                            ExchangeFixture.START,
+                            Pots.of(Container.taperedRound("Round pot 9 cm", 8.5, 9, 6.5)),
+                            11);
+                    List<PlannedTreatment> pair = List.of(
+                            PlannedTreatment.of("tap water", "", ControlKind.CONTROL),
+                            PlannedTreatment.of("wood \"vinegar\", 1 %", "", ControlKind.NONE));
+                    return begun.with(Treatments.listed(pair), begun.pots());
+                })
+                .toList();
+    }
+
+    @ParameterizedTest
+    @MethodSource("plans")
+    void aDraftComesBackWithTheSamePlanAndTheSameDraw(Plan plan) {
+        WholeTrial draft = new WholeTrial(plan.sketch(new TrialId(0)), plan, List.of());
+        WholeTrial back = sentAndRead(draft);
+        assertThat(back.plan()).isEqualTo(plan);
+        assertThat(back.record().units()).isEqualTo(draft.record().units());
+        assertThat(back.record().trial().started()).isFalse();
+    }
+
+    private WholeTrial blind() {
+        Plan plan = ExchangeFixture.plan().with(new Rules(WateringSchool.EACH_TO_REFILL_WEIGHT, 0.4, true));
+        TrialRecord draft = plan.draw(new TrialId(0));
+        Amendment later = new Amendment(
+                1,
+                ExchangeFixture.START.plusSeconds(60),
+                "Bench A",
+                "away, \"too long\"",
+                List.of("Look 3 moved", "b"));
+        return new WholeTrial(draft.with(draft.trial().begun(true)), plan, List.of(later));
+    }
+
+    @Test
+    void aBlindTrialTellsNobodyAndComesBackWhole() throws IOException {
+        WholeTrial whole = blind();
+        byte[] zip = TrialPackageWriter.write(whole, ExchangeFixture.START);
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+                assertThat(new String(in.readAllBytes(), StandardCharsets.UTF_8))
+                        .as(entry.getName())
+                        .doesNotContain("Wood fibre", "Leaf mould", "0.94");
+            }
+        }
+        WholeTrial back = read(zip).orElseThrow(() -> new AssertionError(said()));
+        assertThat(back.plan()).isEqualTo(whole.plan());
+        assertThat(back.amendments()).isEqualTo(whole.amendments());
+        assertThat(back.record().treatments()).isEqualTo(whole.record().treatments());
+        assertThat(back.record().units()).isEqualTo(whole.record().units());
+        assertThat(back.sealed()).isTrue();
+    }
+
+    @Test
+    void aBrokenKeyIsNoted() throws IOException {
+        byte[] zip = TrialPackageWriter.write(blind(), ExchangeFixture.START);
+        assertThat(read(changed(zip, entries -> entries.put("key.sealed", new byte[] {65, 66, 67, 68}))))
+                .isEmpty();
+        assertThat(said()).contains("The sealed key is not whole");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '`', textBlock = """
+                    "replicates" : 3 | "replicates" : 0
+                    "replicates" : 3 | "replicates" : "many"
+                    "blind" : false  | "blind" : null
+                    "seed" : -5      | "sown" : -5
+                    "asked" : {      | "asked" : [
+                    """)
+    void aPlanThatIsNoneIsRefused(String from, String to) throws IOException {
+        byte[] zip = changed(entries -> {
+            String plan = text(entries, "plan.json");
+            assertThat(plan).contains(from);
+            entries.put("plan.json", plan.replace(from, to).getBytes(StandardCharsets.UTF_8));
+        });
+        assertThat(read(zip)).isEmpty();
+        assertThat(said()).contains("plan.json");
     }
 }

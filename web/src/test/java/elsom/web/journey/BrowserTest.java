@@ -7,9 +7,11 @@ import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
 import elsom.web.AppTest;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -18,6 +20,7 @@ import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.io.TempDir;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** A browser on the whole application; every journey ends with a clean console. */
@@ -27,8 +30,12 @@ abstract class BrowserTest {
     private static Playwright playwright;
     private static Browser browser;
 
+    @TempDir
+    private Path folder;
+
     private final List<String> complaints = new ArrayList<>();
     private BrowserContext context;
+    private int keys;
     protected Page page;
 
     @LocalServerPort
@@ -102,13 +109,25 @@ abstract class BrowserTest {
     }
 
     protected void press(String key) {
+        keys++;
         page.keyboard().press(key);
     }
 
     /** Types over what the focused field holds. */
     protected void type(String text) {
         press("Control+A");
+        typeOn(text);
+    }
+
+    /** Types where the cursor is. */
+    protected void typeOn(String text) {
+        keys += text.length();
         page.keyboard().type(text);
+    }
+
+    /** Keys pressed so far, one for a key with Shift or Control. */
+    protected int keysPressed() {
+        return keys;
     }
 
     /** Presses Tab until the element has the focus. */
@@ -126,5 +145,39 @@ abstract class BrowserTest {
     protected void enter(Locator target) {
         tabTo(target);
         press("Enter");
+    }
+
+    protected Locator link(String name) {
+        return page.getByRole(
+                AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    protected Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    /** The field with exactly this label. */
+    protected Locator field(String label) {
+        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+    }
+
+    protected void follow(String name, String address) {
+        enter(link(name));
+        page.waitForURL("**" + address);
+    }
+
+    /** Saves a part of a plan and goes on to the next. */
+    protected void goOn(String next) {
+        enter(button("Save and go on"));
+        page.waitForURL("**/plan/" + next);
+    }
+
+    /** Fetches the file behind a link or button. */
+    protected Path download(Locator from, String file) {
+        Download download = page.waitForDownload(() -> enter(from));
+        Path to = folder.resolve(file);
+        download.saveAs(to);
+        assertThat(to).isNotEmptyFile();
+        return to;
     }
 }

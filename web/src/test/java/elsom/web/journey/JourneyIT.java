@@ -3,7 +3,6 @@ package elsom.web.journey;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -12,30 +11,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** From an empty Elsom to a verdict and a file, with the keyboard only. */
 class JourneyIT extends BrowserTest {
     private static final Map<String, Double> HELD = Map.of("Wood fibre", 210.0, "Crushed brick", 95.0);
     private static final Map<String, Double> DRY = Map.of("Wood fibre", 37.0, "Crushed brick", 410.0);
     private static final Map<String, Double> RATE = Map.of("Wood fibre", 0.004, "Crushed brick", 0.018);
-
-    @TempDir
-    private Path folder;
-
-    private Locator link(String name) {
-        return page.getByRole(
-                AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
-    }
-
-    private Locator button(String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
-    }
-
-    private void follow(String name, String address) {
-        enter(link(name));
-        page.waitForURL("**" + address);
-    }
 
     @Test
     void fromQuestionToVerdict() {
@@ -62,11 +43,11 @@ class JourneyIT extends BrowserTest {
         page.waitForURL("**/trials/1");
         isAccessible();
         goOn("treatments");
-        tabTo(page.getByLabel("Treatment 1", new Page.GetByLabelOptions().setExact(true)));
+        tabTo(field("Treatment 1"));
         type("Wood fibre");
         tabTo(page.getByLabel("Organic matter of treatment 1, percent"));
         type("94");
-        tabTo(page.getByLabel("Treatment 2", new Page.GetByLabelOptions().setExact(true)));
+        tabTo(field("Treatment 2"));
         type("Crushed brick");
         goOn("size");
         tabTo(page.locator("#replicates"));
@@ -74,6 +55,9 @@ class JourneyIT extends BrowserTest {
         goOn("bench");
         assertThat(page.locator(".map .unit")).hasCount(6);
         goOn("dates");
+        plansLook(4, "", "");
+        plansLook(8, "4 d", "day 4");
+        plansLook(9, "", "");
         goOn("ready");
         follow("Overview", "/trials/1/plan");
         assertThat(page.getByText("What goes into what")).isVisible();
@@ -83,10 +67,11 @@ class JourneyIT extends BrowserTest {
         page.waitForURL("**/bench");
     }
 
-    /** Saves a part of the plan and goes on to the next. */
-    private void goOn(String next) {
-        enter(button("Save and go on"));
-        page.waitForURL("**/plan/" + next);
+    private void plansLook(int line, String when, String name) {
+        tabTo(field("Time of look " + line));
+        type(when);
+        press("Tab");
+        type(name);
     }
 
     private String codeNow() {
@@ -240,8 +225,8 @@ class JourneyIT extends BrowserTest {
         isAccessible();
         follow("Files out and in", "/files");
         isAccessible();
-        Path csv = download("Readings as CSV", "readings.csv");
-        Path zip = download("The whole trial as a zip", "trial.zip");
+        Path csv = download(link("Readings as CSV"), "readings.csv");
+        Path zip = download(link("The whole trial as a zip"), "trial.zip");
         page.locator("#file").setInputFiles(csv);
         enter(button("Read it in"));
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("0 added, 0 corrected, 42 unchanged.");
@@ -260,13 +245,5 @@ class JourneyIT extends BrowserTest {
         page.keyboard().type("brick");
         press("Enter");
         assertThat(page.locator("main")).containsText("2 of 2 for “brick”");
-    }
-
-    private Path download(String name, String file) {
-        Download download = page.waitForDownload(() -> enter(link(name)));
-        Path to = folder.resolve(file);
-        download.saveAs(to);
-        assertThat(to).isNotEmptyFile();
-        return to;
     }
 }
