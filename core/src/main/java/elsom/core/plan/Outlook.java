@@ -101,16 +101,17 @@ public record Outlook(
     /** A fraction as people read it: points of a score, percent of the control, and the unit's own where it is known. */
     public String shown(double fraction) {
         Endpoint endpoint = measure.endpoint();
-        String absolute = basis.isPresent()
-                ? (Decimals.upTo(fraction * basis.getAsDouble(), endpoint.decimals() + 1) + " "
-                                + endpoint.unit().symbol())
-                        .strip()
-                : "";
+        String absolute = basis.isPresent() ? amount(fraction * basis.getAsDouble(), endpoint) : "";
         if (scored(measure)) {
             return absolute;
         }
         String percent = Decimals.percent(fraction, 0) + " %";
         return absolute.isEmpty() ? percent : percent + " (" + absolute + ")";
+    }
+
+    private static String amount(double value, Endpoint endpoint) {
+        String number = Decimals.upTo(value, endpoint.decimals() + 1);
+        return (number + " " + endpoint.unit().symbol(number.equals("1") ? 1 : value)).strip();
     }
 
     private static Row row(Plan plan, Sizing sizing, OptionalDouble matters, int n) {

@@ -3,7 +3,6 @@ package elsom.core.plan;
 import elsom.core.quantity.Decimals;
 import elsom.core.trial.EndpointCode;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
@@ -36,11 +35,10 @@ public record Question(
         return new Question(treatments, comparator, endpoint, direction, matters, inPercent, when);
     }
 
-    /** As a sentence: "Is dry mass higher in B and C than in the control, by 15 % or more?" */
+    /** In words: "Dry mass: higher in seaweed or kelp than in none, by 15 % or more?" */
     public String sentence(Plan plan) {
         Measure measure = plan.asked().measure(endpoint).orElse(null);
-        String what =
-                measure == null ? endpoint.value() : measure.endpoint().name().toLowerCase(Locale.ROOT);
+        String what = measure == null ? endpoint.value() : measure.endpoint().name();
         String unit = measure == null ? "" : measure.endpoint().unit().symbol(matters);
         List<PlannedTreatment> all = plan.treatments().all();
         String who = treatments.isEmpty()
@@ -50,7 +48,7 @@ public record Question(
                         .map(number -> all.get(number - 1).name())
                         .collect(Collectors.joining(" or "));
         String with = plan.comparator(this).map(PlannedTreatment::name).orElse("the control");
-        return "Is " + what + " " + direction.label() + " in " + who + " "
+        return what + ": " + direction.label() + " in " + who + " "
                 + (direction == Direction.EITHER ? "from " : "than in ")
                 + with + ", by " + Decimals.upTo(matters, 3) + (inPercent ? " %" : unit.isEmpty() ? "" : " " + unit)
                 + " or more?";

@@ -176,11 +176,11 @@ class PlanTest {
                 .asking(APlan.question("fresh-mass"))
                 .plan();
         assertThat(plan.asked().questions().get(0).sentence(plan))
-                .isEqualTo("Is fresh mass higher in any other treatment than in leaf mould, by 15 % or more?");
+                .isEqualTo("Fresh mass: higher in any other treatment than in leaf mould, by 15 % or more?");
         Question either = new Question(
                 List.of(2), 1, new EndpointCode("height"), Direction.EITHER, 2, false, Stated.BEFORE_START);
         assertThat(either.sentence(plan))
-                .isEqualTo("Is height different in wood fibre from leaf mould, by 2 cm or more?");
+                .isEqualTo("Height: different in wood fibre from leaf mould, by 2 cm or more?");
     }
 
     @Test

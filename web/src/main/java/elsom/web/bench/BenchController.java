@@ -1,6 +1,7 @@
 package elsom.web.bench;
 
 import elsom.core.quantity.Typed;
+import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
 import elsom.core.trial.LookTiming;
 import elsom.core.trial.Mishap;
@@ -89,10 +90,7 @@ class BenchController {
     }
 
     private static Optional<UnitCode> known(TrialRecord record, String code) {
-        return record.units().stream()
-                .map(unit -> unit.code())
-                .filter(known -> known.value().equalsIgnoreCase(code.strip()))
-                .findFirst();
+        return UnitPage.unit(record, code).map(ExperimentalUnit::code);
     }
 
     /**

@@ -22,7 +22,7 @@ import java.util.Map;
 /** Labels to print: code, texture, a QR link to the unit; black on white, to be read at 25 mm. */
 final class LabelsPdf {
     private static final float MM = 72f / 25.4f;
-    private static final double EDGE = 2;
+    private static final double EDGE = 3;
     private static final double LARGEST_CODE = 8;
     private static final float LONGEST_NAME_SIZE = 7;
 

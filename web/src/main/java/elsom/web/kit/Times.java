@@ -10,6 +10,7 @@ import java.util.Locale;
 public final class Times {
     private static final DateTimeFormatter DAY_AND_TIME =
             DateTimeFormatter.ofPattern("EEE d MMM, HH:mm", Locale.ENGLISH);
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.ENGLISH);
 
     private Times() {}
@@ -17,6 +18,11 @@ public final class Times {
     /** "Wed 25 Nov, 14:05". */
     public static String dayAndTime(Instant instant, ZoneId zone) {
         return DAY_AND_TIME.format(instant.atZone(zone));
+    }
+
+    /** "14:05". */
+    public static String time(Instant instant, ZoneId zone) {
+        return TIME.format(instant.atZone(zone));
     }
 
     /** "Wed 25 Nov 2026". */

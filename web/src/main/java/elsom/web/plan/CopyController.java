@@ -17,6 +17,7 @@ import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -83,6 +84,8 @@ class CopyController {
                 record.trial().started()
                         ? record.units().stream()
                                 .filter(unit -> record.ended(unit.code()).isEmpty())
+                                .sorted(Comparator.comparing(ExperimentalUnit::treatment)
+                                        .thenComparing(ExperimentalUnit::code))
                                 .map(unit -> new Kept(unit.code().value(), Swatch.of(record.treatment(unit))))
                                 .toList()
                         : List.of(),

@@ -103,7 +103,7 @@ class PlanController {
             case TREATMENTS ->
                 Pages.TreatmentsPage.of(frame.drawing(Pages.swatches()), plan, form, problems, containers.all());
             case SIZE ->
-                new Pages.SizePage(
+                new SizePages.SizePage(
                         frame,
                         form,
                         problems,
@@ -111,7 +111,7 @@ class PlanController {
                         plan.arrangement().replicates(),
                         sizePreview(plan, form, problems));
             case BENCH -> LayoutPage.of(frame, record, plan, form, problems);
-            case DATES -> Pages.DatesPage.of(frame, plan, form, problems);
+            case DATES -> DatesPages.DatesPage.of(frame, plan, form, problems);
             case READY -> ReadyPage.of(frame, trials.key(id), plan, protocol);
             case LABELS -> LabelsPage.of(frame, record, plan);
             case START -> OverviewPage.of(frame, record, plan, protocol, plans.amendments(id));
@@ -119,7 +119,7 @@ class PlanController {
     }
 
     /** Scatter comes from earlier trials that grew the same crop. */
-    private Pages.SizePreview sizePreview(Plan plan, Form form, Problems problems) {
+    private SizePages.SizePreview sizePreview(Plan plan, Form form, Problems problems) {
         List<TrialRecord> past = trials.all().stream()
                 .filter(record -> !record.readings().isEmpty())
                 .filter(record -> plans.plan(record.trial().id())
@@ -127,7 +127,7 @@ class PlanController {
                         .crop()
                         .equalsIgnoreCase(plan.asked().crop()))
                 .toList();
-        return Pages.SizePreview.of(plan, form, past, problems);
+        return SizePages.SizePreview.of(plan, form, past, problems);
     }
 
     @PostMapping("/plan/{name}")
@@ -182,7 +182,7 @@ class PlanController {
         Object preview = switch (part) {
             case TREATMENTS -> Pages.TreatmentsPreview.of(changed, form, problems);
             case SIZE -> sizePreview(changed, form, problems);
-            case DATES -> Pages.DatesPreview.of(changed, problems);
+            case DATES -> DatesPages.DatesPreview.of(changed, problems);
             default -> throw new Refusal("That page has no preview.");
         };
         model.addAttribute("preview", preview);

@@ -46,7 +46,7 @@ record ReadyPage(PlanFrame frame, List<Group> groups, List<Step> steps, List<Str
     }
 
     private static Line line(Need need) {
-        int decimals = need.unit() == UnitOfMeasure.COUNT ? 0 : 2;
+        int decimals = need.unit() == UnitOfMeasure.COUNT ? 0 : need.amount() < 10 ? 2 : 1;
         return new Line(
                 need.name(),
                 need.forWhat().isEmpty() ? "" : "for " + need.forWhat(),

@@ -90,6 +90,12 @@ public class Trials {
         return record;
     }
 
+    /** The trial as it may be shown; empty if there is none. */
+    @Transactional(readOnly = true)
+    public Optional<TrialRecord> find(TrialId id) {
+        return trials.revision(id).isPresent() ? Optional.of(snapshot(id)) : Optional.empty();
+    }
+
     /** All trials, the latest start first. */
     @Transactional(readOnly = true)
     public List<TrialRecord> all() {

@@ -1,7 +1,9 @@
 // Measuring unit by unit. The server understands, judges and keeps; this walks, shows, and never loses what was typed.
 
-import { typing, open } from '../kit/frame.js';
+import { typing } from '../kit/frame.js';
 import { newToken, post } from '../kit/sending.js';
+import { Drafts } from './drafts.js';
+import { mishapDialog } from './mishap.js';
 import { Outbox } from './outbox.js';
 import { Scale } from './scale.js';
 
@@ -11,7 +13,7 @@ const UNDERSTAND_AFTER_MS = 120;
 const root = document.getElementById('bench');
 const data = JSON.parse(root.dataset.bench);
 const base = `/trials/${data.trial}/bench`;
-const draftName = `elsom-draft-${data.trial}-${data.look}`;
+const drafts = new Drafts(`elsom-draft-${data.trial}-${data.look}`);
 const at = (id) => document.getElementById(id);
 const field = at('value');
 
@@ -25,24 +27,6 @@ let ahead = ''; // what is typed for the next unit while this one is being saved
 
 const outbox = new Outbox(`${base}/readings`, `elsom-outbox-${data.trial}`, arrived, netState);
 const current = () => data.tasks[index];
-
-// ---- drafts: text typed but not yet entered ----
-
-function drafts() {
-  try {
-    return JSON.parse(localStorage.getItem(draftName) ?? '{}');
-  } catch {
-    return {};
-  }
-}
-
-function keepDraft(key, text) {
-  const kept = drafts();
-  if (text) kept[key] = text;
-  else delete kept[key];
-  if (Object.keys(kept).length) localStorage.setItem(draftName, JSON.stringify(kept));
-  else localStorage.removeItem(draftName);
-}
 
 // ---- showing ----
 
@@ -78,12 +62,13 @@ function show() {
   const task = current();
   at('unit-place').textContent = task.place;
   at('unit-code').textContent = task.code;
+  at('unit-all').href = `/trials/${data.trial}/units/${task.code}`;
   at('unit-before').textContent = task.before.slice(-2).map((one) => `${one.look}: ${one.text}`).join(' · ');
   at('unit-treatment').querySelector('rect').setAttribute('fill', `url(#tex-${task.treatment})`);
   at('unit-treatment').querySelector('span').textContent = task.treatmentName;
   at('value-label').textContent = task.lost ? `${task.endpointName} · it was lost, nothing is expected` : task.endpointName;
   at('symbol').textContent = task.symbol;
-  field.value = drafts()[task.key] ?? task.current?.text ?? '';
+  field.value = drafts.of(task.key) ?? task.current?.text ?? '';
   field.setAttribute('aria-label', `${task.endpointName}, ${task.code}`);
   at('back').disabled = index === 0;
   instrument = 'HAND';
@@ -134,7 +119,7 @@ function netState(waiting, failing) {
   const net = at('net');
   net.hidden = !(waiting && failing);
   net.textContent = outbox.reason
-    || `No connection. ${waiting === 1 ? 'One reading waits' : `${waiting} readings wait`} on this device and ${waiting === 1 ? 'is' : 'are'} sent as soon as it is back. Go on weighing.`;
+    || `No connection. ${waiting === 1 ? 'One reading waits' : `${waiting} readings wait`} on this device and ${waiting === 1 ? 'is' : 'are'} sent as soon as it is back. Go on measuring.`;
   data.tasks.forEach(paint);
 }
 
@@ -172,14 +157,14 @@ async function save() {
   }
   if ((task.current && text === task.current.text && !task.stale) || text === keepOdd) {
     task.odd = undefined;
-    keepDraft(task.key, '');
+    drafts.keep(task.key, '');
     advance();
     return;
   }
   wait(true);
   clearTimeout(understanding);
   asked++;
-  keepDraft(task.key, text);
+  drafts.keep(task.key, text);
   const entry = {
     key: task.key, unit: task.code, look: data.look, endpoint: task.endpoint, sub: task.sub, text,
     replaces: task.current?.id ?? null, reason: task.current ? at('reason').value : null,
@@ -187,7 +172,7 @@ async function save() {
   };
   const answer = await outbox.add(entry, PATIENCE_MS);
   wait(false);
-  if (!answer) keepDraft(task.key, '');
+  if (!answer) drafts.keep(task.key, '');
   if (!answer || (answer.status === 200 && answer.body.status === 'SAVED')) {
     const typedAhead = ahead;
     advance();
@@ -217,7 +202,7 @@ function advance() {
   const next = nextIndex();
   if (next === null) {
     show();
-    understood(`Saved. All of “${data.lookName}” is weighed.`, true);
+    understood(`Saved. All of “${data.lookName}” is measured.`, true);
   } else {
     go(next);
   }
@@ -236,7 +221,7 @@ function arrived(entry, { status, body }) {
     task.odd = body.status === 'ODD' ? `Saved: ${body.current.value}. ${body.message}` : undefined;
     done.push({ key: task.key, id: body.current.id });
     at('undo').disabled = false;
-    keepDraft(task.key, '');
+    drafts.keep(task.key, '');
     if (here && task.odd) {
       keepOdd = entry.text;
       ask(`${task.odd} Enter keeps it and goes on; or type it again.`, false);
@@ -244,7 +229,7 @@ function arrived(entry, { status, body }) {
       showWhy();
     }
   } else {
-    keepDraft(task.key, entry.text);
+    drafts.keep(task.key, entry.text);
     if (status === 409) {
       task.current = body.current ?? undefined;
       task.history = body.history ?? [];
@@ -297,7 +282,7 @@ field.addEventListener('input', () => {
   const task = current();
   instrument = 'HAND';
   keepOdd = '';
-  keepDraft(task.key, field.value.trim());
+  drafts.keep(task.key, field.value.trim());
   showWhy();
   ask('', false);
   clearTimeout(understanding);
@@ -351,33 +336,7 @@ async function takeFromScale() {
 }
 at('take')?.addEventListener('click', takeFromScale);
 
-// ---- mishaps ----
-
-function openMishap(kind) {
-  at('mishap-unit').textContent = current().code;
-  at('mishap-form').elements.unit.value = current().code;
-  at('mishap-form').elements.token.value = newToken();
-  at('mishap-kind').value = kind;
-  at('mishap-problem').hidden = true;
-  open('mishap');
-  at('mishap-note').focus();
-}
-document.addEventListener('click', (event) => {
-  const opener = event.target.closest('[data-kind]');
-  if (opener) openMishap(opener.dataset.kind);
-});
-at('mishap-form').addEventListener('submit', async (event) => {
-  event.preventDefault();
-  const form = event.target;
-  try {
-    const { status, body } = await post(form.action, Object.fromEntries(new FormData(form)));
-    if (status >= 400) throw new Error(body.message);
-    location.assign(`${base}?look=${data.look}${at('mishap-kind').value === 'LOST' ? '' : `&unit=${current().code}`}`);
-  } catch (failed) {
-    at('mishap-problem').textContent = failed.name === 'Error' && failed.message ? failed.message : 'No connection: it is not written down yet. Try again when it is back.';
-    at('mishap-problem').hidden = false;
-  }
-});
+const openMishap = mishapDialog(() => current().code, (lost) => `${base}?look=${data.look}${lost ? '' : `&unit=${current().code}`}`);
 
 // ---- keys ----
 

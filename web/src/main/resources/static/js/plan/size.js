@@ -24,7 +24,8 @@ export function drawSize(place, chart) {
   svg.append('text').attr('class', 'axis-name').attr('x', WIDE - EDGE.right).attr('y', HIGH - 3).attr('text-anchor', 'end').text('units of each treatment');
   if (matters > 0) {
     svg.append('line').attr('class', 'matters').attr('x1', EDGE.left).attr('x2', WIDE - EDGE.right).attr('y1', y(matters)).attr('y2', y(matters));
-    svg.append('text').attr('class', 'matters').attr('x', WIDE - EDGE.right).attr('y', y(matters) - 5).attr('text-anchor', 'end').text(`${mattersText} would matter`);
+    const under = matters < points.at(-1).sees; // where the curve leaves room for words
+    svg.append('text').attr('class', 'matters').attr('x', under ? EDGE.left + 6 : WIDE - EDGE.right).attr('y', y(matters) - 5).attr('text-anchor', under ? 'start' : 'end').text(`${mattersText} would matter`);
   }
   svg.append('path').attr('class', 'curve').attr('d', d3.line((p) => x(p.n), (p) => y(Math.min(top, p.sees)))(points));
   svg.selectAll('.dot').data(points).join('circle').attr('class', (p) => (p.n === here ? 'dot here' : 'dot'))

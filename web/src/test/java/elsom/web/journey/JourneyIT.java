@@ -114,7 +114,7 @@ class JourneyIT extends BrowserTest {
                 save(grams(hours, unit));
             }
         }
-        assertThat(page.locator("#understood")).containsText("is weighed");
+        assertThat(page.locator("#understood")).containsText("is measured");
     }
 
     private String medium() {

@@ -90,7 +90,7 @@ class PlanJourneyIT extends BrowserTest {
         page.waitForURL("**/plan/size");
         assertThat(page.locator("#replicates")).isFocused();
         type("5");
-        assertThat(page.locator("#preview .here")).containsText("30");
+        assertThat(page.locator("#preview tr.here")).containsText("30");
         isAccessible();
         press("Enter");
         page.waitForURL("**/plan/bench");

@@ -1,0 +1,90 @@
+package elsom.web.bench;
+
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Look;
+import elsom.core.trial.Mishap;
+import elsom.core.trial.Reading;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
+import elsom.web.kit.Places;
+import elsom.web.kit.Swatch;
+import elsom.web.kit.Times;
+import elsom.web.kit.TrialHeader;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** All readings of a unit. */
+record UnitPage(TrialHeader header, String code, Swatch swatch, String place, String benchHref, List<Stage> stages) {
+
+    /**
+     * The unit in one trial.
+     *
+     * @param question of an earlier trial; empty for the one at hand
+     */
+    record Stage(String question, String href, List<Line> lines, List<String> mishaps) {}
+
+    /** One observation with what stands; corrections stand below it. */
+    record Line(String look, String what, String value, String when, String station, List<String> corrected) {}
+
+    static UnitPage of(TrialHeader header, TrialRecord record, UnitCode code, List<TrialRecord> earlier) {
+        ExperimentalUnit unit = record.unit(code).orElseThrow();
+        List<Stage> stages = new ArrayList<>();
+        stages.add(stage(record, code, ""));
+        earlier.forEach(before -> stages.add(stage(before, code, before.trial().question())));
+        return new UnitPage(
+                header,
+                code.value(),
+                Swatch.of(record.treatment(unit)),
+                Places.words(record, unit),
+                "/trials/" + record.trial().id() + "/bench?unit=" + code,
+                stages);
+    }
+
+    static Optional<ExperimentalUnit> unit(TrialRecord record, String code) {
+        return record.units().stream()
+                .filter(unit -> unit.code().value().equalsIgnoreCase(code.strip()))
+                .findFirst();
+    }
+
+    private static Stage stage(TrialRecord record, UnitCode code, String question) {
+        List<Line> lines = record.readings().stream()
+                .map(Reading::ref)
+                .filter(ref -> ref.unit().equals(code))
+                .distinct()
+                .sorted(Comparator.comparing(ReadingRef::look))
+                .map(ref -> line(record, ref))
+                .toList();
+        List<String> mishaps = record.mishaps().stream()
+                .filter(mishap -> mishap.stands() && mishap.units().contains(code))
+                .map(mishap -> words(record, mishap))
+                .toList();
+        return new Stage(question, "/trials/" + record.trial().id(), lines, mishaps);
+    }
+
+    private static String words(TrialRecord record, Mishap mishap) {
+        return mishap.kind().label() + (mishap.note().isEmpty() ? "" : ": " + mishap.note()) + ", "
+                + Times.dayAndTime(mishap.happenedAt(), record.trial().zone());
+    }
+
+    private static Line line(TrialRecord record, ReadingRef ref) {
+        Endpoint endpoint = record.endpoint(ref.endpoint());
+        Reading last = record.latest(ref).orElseThrow();
+        return new Line(
+                record.look(ref.look()).map(Look::name).orElse(""),
+                endpoint.name() + (endpoint.size() > 1 ? " " + ref.subReading() : ""),
+                record.current(ref)
+                        .map(reading -> BenchData.current(reading, endpoint).value())
+                        .orElse("taken back"),
+                Times.dayAndTime(last.takenAt(), record.trial().zone()),
+                last.station(),
+                BenchData.history(record, ref).stream()
+                        .filter(correction -> !correction.stands())
+                        .map(correction -> correction.text() + " before"
+                                + (correction.reason().isEmpty() ? "" : " (" + correction.reason() + ")"))
+                        .toList());
+    }
+}
