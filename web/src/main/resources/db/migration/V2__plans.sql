@@ -14,7 +14,7 @@ create table amendment (
     happened_at timestamp(9) with time zone not null,
     station     varchar(30)  not null,
     reason      varchar(300) not null,
-    changes     varchar(20000) not null,
+    changes     varchar(100000) not null,
     primary key (trial_id, number)
 );
 
@@ -28,3 +28,6 @@ alter table bench add column guarded boolean default false not null;
 alter table experimental_unit alter column code set data type varchar(5);
 alter table reading alter column unit_code set data type varchar(5);
 alter table mishap_unit alter column unit_code set data type varchar(5);
+
+-- A look can measure all endpoints a plan has.
+alter table look alter column endpoints set data type varchar(2000);

@@ -13,9 +13,15 @@ import java.util.Optional;
  * @param measures what is measured, and how
  */
 public record Asked(String question, String crop, List<Question> questions, List<Measure> measures) {
+    public static final int MOST_MEASURES = 30;
+
     public Asked {
         questions = List.copyOf(questions);
         measures = List.copyOf(measures);
+        if (measures.size() > MOST_MEASURES) {
+            throw new IllegalArgumentException(
+                    "a trial measures at most " + MOST_MEASURES + " endpoints, got " + measures.size());
+        }
     }
 
     public Optional<Measure> measure(EndpointCode code) {

@@ -85,6 +85,10 @@ public record PlanChanges(List<String> changes, List<String> frozen) {
         if (!was.scorer().equals(is.scorer())) {
             changes.add("Who measures " + was.endpoint().name() + " changed to " + is.scorer() + ".");
         }
+        if (was.better() != is.better()) {
+            changes.add("Which way " + was.endpoint().name() + " is better changed from “"
+                    + was.better().label() + "” to “" + is.better().label() + "”.");
+        }
         if (was.weight() != is.weight()) {
             changes.add("The weight of " + was.endpoint().name() + " in the ranking changed from " + was.weight()
                     + " to " + is.weight() + ".");

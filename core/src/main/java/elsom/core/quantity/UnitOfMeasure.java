@@ -28,7 +28,9 @@ public enum UnitOfMeasure {
 
     CENTIMETRE(Dimension.LENGTH, 1, "cm"),
     MILLIMETRE(Dimension.LENGTH, 0.1, "mm"),
+    METRE(Dimension.LENGTH, 100, "m", "metre", "metres", "meter"),
     INCH(Dimension.LENGTH, 2.54, "in", "inch", "inches", "\""),
+    FOOT(Dimension.LENGTH, 30.48, "ft", "foot", "feet", "'"),
 
     HOUR(Dimension.TIME, 1, "h", "hr", "hrs", "hour", "hours"),
     DAY(Dimension.TIME, 24, "days", "d", "day"),

@@ -8,6 +8,7 @@ import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Influence;
 import elsom.core.trial.Outline;
 import elsom.core.trial.Side;
+import elsom.core.trial.Texture;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -244,7 +245,9 @@ public record BenchMap(List<Drawn> benches) {
                 cells.add(Cell.of(
                         unit,
                         record.treatment(unit).name(),
-                        record.treatment(unit).code(),
+                        record.treatment(unit).texture() == Texture.PLAIN
+                                ? ""
+                                : record.treatment(unit).code(),
                         shape,
                         x(unit.position().column()),
                         y(unit.position().row()),

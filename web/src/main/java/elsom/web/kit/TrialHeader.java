@@ -56,7 +56,7 @@ public record TrialHeader(
         return new TrialHeader(
                 record.trial().id().value(),
                 record.trial().question(),
-                about(record),
+                about(record, now),
                 record.trial().started(),
                 TimeBar.of(record, now, look),
                 steps,
@@ -67,11 +67,14 @@ public record TrialHeader(
         return switch (step) {
             case QUESTION, PLAN -> "";
             case BENCH -> record.trial().started() ? "" : "opens when it starts";
-            case FINDINGS, REPORT -> record.readings().isEmpty() ? "after the first reading" : "";
+            case FINDINGS, REPORT ->
+                record.readings().isEmpty()
+                        ? "after the first reading"
+                        : record.trial().started() && record.trial().blind() ? "after unblinding" : "";
         };
     }
 
-    private static String about(TrialRecord record) {
+    private static String about(TrialRecord record, Instant now) {
         String protocol = Protocols.find(record.trial().protocol())
                 .map(found -> found.name())
                 .orElse(record.trial().protocol().value());
@@ -84,7 +87,7 @@ public record TrialHeader(
                 : record.treatments().size() + " treatments" + (replicates == 0 ? "" : " × " + replicates) + places;
         return protocol + " · " + size
                 + (record.trial().started()
-                        ? " · started "
+                        ? (record.trial().start().isAfter(now) ? " · looks count from " : " · started ")
                                 + Times.day(
                                         record.trial().start(), record.trial().zone())
                         : "");

@@ -3,6 +3,7 @@ package elsom.web.plan;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -76,6 +77,11 @@ public final class Form {
 
     public boolean ticked(String list, int line, String field) {
         return ticked(name(list, line, field));
+    }
+
+    /** The fields that were sent. */
+    Set<String> names() {
+        return typed.keySet();
     }
 
     /** The values of a field that is sent once for each tick. */

@@ -115,6 +115,12 @@ final class QuestionPart implements Part {
         for (int i = 0; i < form.lines(OWN); i++) {
             own(form, i, measures, problems).ifPresent(measures::add);
         }
+        if (measures.size() > Asked.MOST_MEASURES) {
+            problems.add(
+                    "own[0].name",
+                    "At most " + Asked.MOST_MEASURES + " endpoints; there are " + measures.size()
+                            + ". Leave some out.");
+        }
         if (measures.isEmpty()) {
             problems.add("own[0].name", "Nothing would be measured. Keep an endpoint, or write one of your own.");
         }
@@ -178,6 +184,7 @@ final class QuestionPart implements Part {
     /** A code made of the name, unlike those before. */
     private static String code(String name, List<Measure> before) {
         String plain = Normalizer.normalize(name, Normalizer.Form.NFD)
+                .replaceAll("\\p{M}", "")
                 .toLowerCase(Locale.ROOT)
                 .replaceAll("[^a-z0-9]+", "-")
                 .replaceAll("^[^a-z]+|-+$", "");

@@ -47,7 +47,7 @@ public class Plans {
     @Transactional(readOnly = true)
     public Plan plan(TrialId id) {
         return plans.document(id).map(PlanJson::read).orElseGet(() -> {
-            TrialRecord record = trials.key(id);
+            TrialRecord record = trials.read(id);
             return PlanRecovery.of(
                     record,
                     Protocols.find(record.trial().protocol())
@@ -120,7 +120,7 @@ public class Plans {
     @Transactional
     public void amend(TrialId id, Plan changed, String reason, String station) {
         locked(id);
-        TrialRecord record = trials.key(id);
+        TrialRecord record = trials.read(id);
         Plan before = plan(id);
         Plan marked = marked(before, changed, record);
         PlanChanges changes = PlanChanges.between(before, marked);

@@ -102,7 +102,8 @@ public class Trials {
         return trials.ids().stream().map(this::snapshot).toList();
     }
 
-    private TrialRecord read(TrialId id) {
+    /** The trial with its key as this transaction sees it, past the kept snapshots: for what is about to change it. */
+    TrialRecord read(TrialId id) {
         Trial trial = trials.trial(id).orElseThrow(() -> unknown(id));
         if (!trial.started()) {
             return plans.document(id)

@@ -1,0 +1,53 @@
+package elsom.web.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elsom.core.plan.Plan;
+import elsom.core.plan.PlanCheck;
+import elsom.core.plan.PlanEvent;
+import elsom.core.plan.PlanEvents;
+import elsom.core.trial.TrialId;
+import elsom.core.verdict.Flag;
+import elsom.web.trial.PlanJson;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.Map;
+import java.util.Objects;
+import org.junit.jupiter.api.Test;
+
+/** The demo's plans are such as one would be proud of. */
+class DemoPlansTest {
+    private final Map<String, Plan> plans =
+            DemoPlans.all(Instant.parse("2026-06-03T09:00:00Z"), ZoneId.of("Europe/London"));
+
+    private Plan plan(String name) {
+        return Objects.requireNonNull(plans.get(name));
+    }
+
+    @Test
+    void allCanBeDrawnAndWrittenDown() {
+        plans.forEach((name, plan) -> {
+            assertThat(plan.layoutProblem()).as(name).isEmpty();
+            assertThat(plan.draw(new TrialId(1)).units()).as(name).hasSize(plan.units());
+            assertThat(PlanJson.read(PlanJson.write(plan))).as(name).isEqualTo(plan);
+            assertThat(PlanCheck.of(plan)).as(name).noneMatch(flag -> flag.severity() == Flag.Severity.WRONG);
+        });
+    }
+
+    @Test
+    void theResidueTrialIsBlindAndHasPeaAndBarleyInEveryMedium() {
+        Plan residue = plan("residue");
+        assertThat(residue.rules().blind()).isTrue();
+        assertThat(residue.treatments().size()).isEqualTo(14);
+        assertThat(residue.units()).isEqualTo(56);
+    }
+
+    @Test
+    void brewsEndTogether() {
+        Plan brews = plan("brews");
+        assertThat(brews.schedule().endsTogether()).isTrue();
+        assertThat(PlanEvents.of(brews))
+                .filteredOn(event -> event.kind() == PlanEvent.Kind.START)
+                .hasSizeGreaterThan(1);
+    }
+}
