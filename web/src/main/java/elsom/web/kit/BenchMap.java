@@ -49,7 +49,8 @@ public record BenchMap(List<Drawn> benches) {
     /**
      * What the units of one treatment look like on this bench, drawn once and placed often; centred on 0, 0.
      *
-     * @param plated whether code and value stand on plates; too small for that, a unit shows its treatment's letter
+     * @param plated whether code and value stand on plates; too small for that, a unit shows its treatment's letter, and
+     *     is drawn by itself: hundreds of shared shapes take a browser twice as long
      */
     public record Shape(
             String id,
@@ -81,7 +82,7 @@ public record BenchMap(List<Drawn> benches) {
             String css,
             String words,
             String href,
-            String shape,
+            Shape body,
             String place,
             int row,
             int column,
@@ -91,6 +92,11 @@ public record BenchMap(List<Drawn> benches) {
             String shown,
             String value,
             boolean small) {
+        /** Where the shape is drawn, for a cell that shares it with others. */
+        public String shape() {
+            return "#" + body.id();
+        }
+
         static Cell of(
                 ExperimentalUnit unit, String treatment, String letter, Shape shape, double x, double y, Face face) {
             String code = unit.code().value();
@@ -105,7 +111,7 @@ public record BenchMap(List<Drawn> benches) {
                     "unit " + face.state().name().toLowerCase(Locale.ROOT) + (shape.plated() ? "" : " small"),
                     code + ", " + treatment + stands,
                     face.href(),
-                    "#" + shape.id(),
+                    shape,
                     "translate(" + round(x) + " " + round(y) + ")",
                     unit.position().row(),
                     unit.position().column(),
