@@ -53,7 +53,7 @@ class PlanChangesTest {
         assertThat(changes.frozen()).isEmpty();
         assertThat(changes.changes())
                 .containsExactly(
-                        "Comparison added: Is leaves higher in any other treatment than in leaf mould, by 15 % or more?",
+                        "Comparison added: Leaves: higher in any other treatment than in leaf mould, by 15 % or more?",
                         "Look “day 35” at 35 days planned.");
     }
 

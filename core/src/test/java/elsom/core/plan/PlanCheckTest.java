@@ -131,6 +131,6 @@ class PlanCheckTest {
                 APlan.ofGrowth().list("a", "b").asking(APlan.question("yield")).plan();
         assertThat(seen(plan))
                 .anySatisfy(text ->
-                        assertThat(text).startsWith("No look measures what").contains("yield"));
+                        assertThat(text).startsWith("No look measures what").contains("Yield"));
     }
 }
