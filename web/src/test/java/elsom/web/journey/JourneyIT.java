@@ -11,8 +11,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.springframework.test.context.TestPropertySource;
 
-/** From an empty Elsom to a verdict and a file, with the keyboard only. */
+/** From an empty Elsom to a verdict and a file, with the keyboard only. The property gives it a store of its own. */
+@TestPropertySource(properties = "elsom.demo=false")
 class JourneyIT extends BrowserTest {
     private static final Map<String, Double> HELD = Map.of("Wood fibre", 210.0, "Crushed brick", 95.0);
     private static final Map<String, Double> DRY = Map.of("Wood fibre", 37.0, "Crushed brick", 410.0);
