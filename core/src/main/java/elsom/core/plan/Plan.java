@@ -11,10 +11,12 @@ import elsom.core.trial.ProtocolCode;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -198,14 +200,28 @@ public record Plan(
         return new Drawing(this).record(id, layoutProblem().isEmpty());
     }
 
+    /** Moving every unit on within its block; empty when units stay where they stand. */
+    public Optional<Recurring> turning() {
+        Duration every = Duration.ofDays(arrangement.rotateEveryDays());
+        return every.isZero()
+                ? Optional.empty()
+                : Optional.of(new Recurring(
+                        Recurring.Kind.TURN,
+                        "Every unit one place on within its block, the last to the front; a quarter turn each.",
+                        every,
+                        every,
+                        every.compareTo(schedule.length()) > 0 ? every : schedule.length()));
+    }
+
     /** What is to be done besides looks, in order of time. */
     public List<Chore> chores() {
-        return schedule.steps().stream()
+        return Stream.concat(schedule.steps().stream(), turning().stream())
                 .flatMap(step -> step.times().stream()
                         .map(at -> new Chore(
                                 switch (step.kind()) {
                                     case WATER -> Chore.Kind.WATER;
                                     case FEED, SOLUTION -> Chore.Kind.FEED;
+                                    case TURN -> Chore.Kind.TURN;
                                     default -> Chore.Kind.OTHER;
                                 },
                                 step.kind().label(),

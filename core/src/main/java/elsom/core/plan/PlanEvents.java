@@ -105,26 +105,13 @@ public final class PlanEvents {
     }
 
     private void turns() {
-        int every = plan.arrangement().rotateEveryDays();
-        if (every == 0) {
-            return;
-        }
-        new Recurring(
-                        Recurring.Kind.TURN,
-                        "",
-                        Duration.ofDays(every),
-                        Duration.ofDays(every),
-                        max(Duration.ofDays(every), plan.schedule().length()))
-                .times()
-                .forEach(after -> add(
-                        PlanEvent.Kind.TURN,
-                        plan.schedule().start().plus(after),
-                        Duration.ofSeconds(5L * units()),
-                        Recurring.Kind.TURN.label(),
-                        "Every unit one place on within its block, the last to the front; a quarter turn each."));
-    }
-
-    private static Duration max(Duration one, Duration other) {
-        return one.compareTo(other) > 0 ? one : other;
+        plan.turning()
+                .ifPresent(turning -> turning.times()
+                        .forEach(after -> add(
+                                PlanEvent.Kind.TURN,
+                                plan.schedule().start().plus(after),
+                                Duration.ofSeconds(5L * units()),
+                                turning.kind().label(),
+                                turning.note())));
     }
 }

@@ -8,6 +8,8 @@ public record Chore(Kind kind, String name, Duration afterStart) {
     public enum Kind {
         WATER,
         FEED,
+        /** Every unit is moved on to the next place of its block. */
+        TURN,
         OTHER
     }
 }

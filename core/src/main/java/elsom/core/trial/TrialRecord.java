@@ -100,6 +100,11 @@ public final class TrialRecord {
         return copy(trial, treatments, units, planned);
     }
 
+    /** This trial with its units on other places. */
+    public TrialRecord standing(List<ExperimentalUnit> moved) {
+        return copy(trial, treatments, moved, chores);
+    }
+
     private TrialRecord copy(
             Trial ofTrial, List<Treatment> ofTreatments, List<ExperimentalUnit> ofUnits, List<Chore> planned) {
         TrialRecord copy = new TrialRecord(

@@ -1,5 +1,6 @@
 package elsom.web.bench;
 
+import elsom.core.design.Rotation;
 import elsom.core.quantity.Typed;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
@@ -67,6 +68,7 @@ class BenchController {
             model.addAttribute("page", ClosedPage.beforeStart(TrialHeader.of(record, now, TrialHeader.Step.BENCH)));
             return "kit/closed";
         }
+        TrialRecord standing = Rotation.at(record, now);
         Look shown = look.map(number -> record.look(number).orElseThrow(() -> missing(trial, "look " + number)))
                 .or(record::nextLook)
                 .orElseGet(() -> record.looks().get(record.looks().size() - 1));
@@ -75,7 +77,7 @@ class BenchController {
         model.addAttribute(
                 "page",
                 BenchPage.of(
-                        record,
+                        standing,
                         shown,
                         chosen,
                         timing.orElseGet(() -> LookTiming.likely(record, shown, now)),

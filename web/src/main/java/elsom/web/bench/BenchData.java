@@ -55,14 +55,19 @@ record BenchData(long trial, int look, String lookName, String timing, String st
 
     static BenchData of(TrialRecord record, Look look, String timing, String startKey) {
         List<Task> tasks = new ArrayList<>();
-        for (ExperimentalUnit unit : record.benchOrder()) {
-            for (EndpointCode code : look.endpoints()) {
-                Endpoint endpoint = record.endpoint(code);
-                int subs = endpoint.counting() == Counting.SUB_READINGS ? endpoint.size() : 1;
-                IntStream.rangeClosed(1, subs).forEach(sub -> tasks.add(task(record, unit, look, endpoint, sub)));
-            }
-        }
+        record.benchOrder().forEach(unit -> tasks.addAll(tasks(record, unit, look)));
         return new BenchData(record.trial().id().value(), look.number(), look.name(), timing, startKey, tasks);
+    }
+
+    /** What is read of one unit at a look. */
+    private static List<Task> tasks(TrialRecord record, ExperimentalUnit unit, Look look) {
+        List<Task> tasks = new ArrayList<>();
+        for (EndpointCode code : look.endpoints()) {
+            Endpoint endpoint = record.endpoint(code);
+            int subs = endpoint.counting() == Counting.SUB_READINGS ? endpoint.size() : 1;
+            IntStream.rangeClosed(1, subs).forEach(sub -> tasks.add(task(record, unit, look, endpoint, sub)));
+        }
+        return tasks;
     }
 
     static String key(ReadingRef ref) {

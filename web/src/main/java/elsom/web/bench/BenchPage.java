@@ -22,6 +22,7 @@ import elsom.web.platform.Station;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
@@ -62,9 +63,19 @@ record BenchPage(
         TrialRecord.Progress progress = record.progress(look);
         UnitCode start = unit.orElseGet(() -> firstToDo(record, look).code());
         String startKey = BenchData.key(new ReadingRef(start, look.number(), firstEndpoint(record, look, start)));
+        BenchData data = BenchData.of(record, look, timing.name(), startKey);
+        Map<String, List<BenchData.Task>> byUnit =
+                data.tasks().stream().collect(Collectors.groupingBy(BenchData.Task::code));
         return new BenchPage(
                 TrialHeader.of(record, now, TrialHeader.Step.BENCH, look.number()),
-                BenchMap.of(record, u -> face(record, look, u, start)),
+                BenchMap.of(
+                        record,
+                        u -> face(
+                                record,
+                                look,
+                                u,
+                                start,
+                                byUnit.getOrDefault(u.code().value(), List.of()))),
                 look.name(),
                 look.number(),
                 Protocols.find(record.trial().protocol()).orElseThrow().stepBefore(record, look),
@@ -74,7 +85,7 @@ record BenchPage(
                 progress.done(),
                 progress.expected(),
                 station.name().orElse(""),
-                Json.of(BenchData.of(record, look, timing.name(), startKey)),
+                Json.of(data),
                 CHOSEN_BY_HAND,
                 List.of(MishapKind.values()),
                 mishaps(record),
@@ -103,14 +114,14 @@ record BenchPage(
                 .orElse(look.endpoints().get(0));
     }
 
-    private static BenchMap.Face face(TrialRecord record, Look look, ExperimentalUnit unit, UnitCode start) {
+    private static BenchMap.Face face(
+            TrialRecord record, Look look, ExperimentalUnit unit, UnitCode start, List<BenchData.Task> tasks) {
         String href = "/trials/" + record.trial().id() + "/bench?look=" + look.number() + "&unit=" + unit.code();
-        String value = look.endpoints().stream()
-                .flatMap(code -> record.current(new ReadingRef(unit.code(), look.number(), code)).stream()
-                        .map(reading -> BenchData.current(reading, record.endpoint(code))
-                                .value()))
-                .collect(Collectors.joining(" · "))
-                .replace(" g", "");
+        List<String> read = tasks.stream()
+                .flatMap(task -> Optional.ofNullable(task.current()).stream())
+                .map(current -> current.value().replace(" g", ""))
+                .toList();
+        String value = read.isEmpty() ? "" : tasks.size() == 1 ? read.get(0) : read.size() + " of " + tasks.size();
         BenchMap.State state = unit.code().equals(start)
                 ? BenchMap.State.NOW
                 : !record.expected(unit.code(), look.number())

@@ -1,5 +1,6 @@
 package elsom.web.bench;
 
+import elsom.core.design.Rotation;
 import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
 import elsom.core.trial.TrialId;
@@ -42,7 +43,7 @@ class UnitController {
                 "page",
                 UnitPage.of(
                         TrialHeader.of(record, clock.instant(), TrialHeader.Step.BENCH),
-                        record,
+                        Rotation.at(record, clock.instant()),
                         unit,
                         earlier(record, unit)));
         return "bench/unit";

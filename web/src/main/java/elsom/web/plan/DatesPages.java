@@ -10,8 +10,11 @@ import elsom.web.kit.Times;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
 
 /** The page of dates, and what is due when. */
 final class DatesPages {
@@ -46,31 +49,61 @@ final class DatesPages {
      * @param clashes how many fall on a time when nobody is there
      */
     public record DatesPreview(List<EventLine> events, int clashes, String length, Problems problems) {
-        private static final int MOST_EVENTS = 60;
+        private static final int MOST_EVENTS = 80;
 
         static DatesPreview of(Plan plan, Problems problems) {
             List<PlanEvent> events = PlanEvents.of(plan);
             ZoneId zone = plan.schedule().zone();
             Instant start = plan.schedule().start();
-            List<PlanEvent> first = events.stream()
-                    .filter(event ->
-                            event.kind() != PlanEvent.Kind.STEP || event.clashes() || events.size() <= MOST_EVENTS)
-                    .limit(MOST_EVENTS)
-                    .toList();
             return new DatesPreview(
-                    first.stream()
-                            .map(event -> EventLine.of(event, zone, start))
-                            .toList(),
+                    folded(events, zone, start).stream().limit(MOST_EVENTS).toList(),
                     (int) events.stream().filter(PlanEvent::clashes).count(),
                     Spans.words(plan.schedule().length().toMinutes() / 60.0),
                     problems);
+        }
+
+        /** What comes back is told once, with how often and until when; a clash is told each time. */
+        private static List<EventLine> folded(List<PlanEvent> events, ZoneId zone, Instant start) {
+            Map<String, List<PlanEvent>> again =
+                    events.stream().filter(event -> recurs(event)).collect(Collectors.groupingBy(DatesPreview::what));
+            List<EventLine> lines = new ArrayList<>();
+            for (PlanEvent event : events) {
+                List<PlanEvent> all = again.getOrDefault(what(event), List.of());
+                if (!recurs(event) || all.size() < 2) {
+                    lines.add(EventLine.of(event, zone, start, ""));
+                } else if (all.get(0).equals(event)) {
+                    Instant last = all.get(all.size() - 1).at();
+                    lines.add(EventLine.of(
+                            event,
+                            zone,
+                            start,
+                            all.size() + " times in all, the last " + Times.dayAndTime(last, zone) + "."));
+                }
+            }
+            return lines;
+        }
+
+        private static boolean recurs(PlanEvent event) {
+            boolean comesBack = event.kind() == PlanEvent.Kind.STEP || event.kind() == PlanEvent.Kind.TURN;
+            return comesBack && !event.clashes();
+        }
+
+        private static String what(PlanEvent event) {
+            return event.title() + "\n" + event.detail();
         }
     }
 
     /** One thing that is due. */
     public record EventLine(
-            String when, String day, String title, String takes, String detail, String clash, String css) {
-        static EventLine of(PlanEvent event, ZoneId zone, Instant start) {
+            String when,
+            String day,
+            String title,
+            String takes,
+            String detail,
+            String again,
+            String clash,
+            String css) {
+        static EventLine of(PlanEvent event, ZoneId zone, Instant start, String again) {
             double days = Duration.between(start, event.at()).toMinutes() / 1440.0;
             return new EventLine(
                     Times.dayAndTime(event.at(), zone),
@@ -78,6 +111,7 @@ final class DatesPages {
                     event.title(),
                     Spans.words(event.takes().toMinutes() / 60.0),
                     event.detail(),
+                    again,
                     event.clash(),
                     event.kind().name().toLowerCase(Locale.ROOT));
         }

@@ -34,11 +34,12 @@ function cellOf(task) {
   return root.querySelector(`.unit[data-unit="${task.code}"]`);
 }
 
+/** The one reading of a unit, or how many of several are done. */
 function faceText(code) {
-  return data.tasks
-    .filter((task) => task.code === code && task.current)
-    .map((task) => task.current.value.replace(/ g$/, ''))
-    .join(' · ');
+  const tasks = data.tasks.filter((task) => task.code === code);
+  const read = tasks.filter((task) => task.current);
+  if (!read.length) return '';
+  return tasks.length === 1 ? read[0].current.value.replace(/ g$/, '') : `${read.length} of ${tasks.length}`;
 }
 
 function paint(task) {
