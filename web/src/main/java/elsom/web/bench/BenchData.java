@@ -83,7 +83,9 @@ record BenchData(long trial, int look, String lookName, String timing, String st
                 record.treatment(unit).name(),
                 Places.words(record, unit),
                 endpoint.code().value(),
-                endpoint.name(),
+                endpoint.counting() == Counting.SUB_READINGS
+                        ? endpoint.name() + ", " + sub + " of " + endpoint.size()
+                        : endpoint.name(),
                 sub,
                 endpoint.unit().symbol(),
                 record.expected(unit.code(), look.number())

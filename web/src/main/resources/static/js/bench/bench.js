@@ -78,7 +78,8 @@ function show() {
   showHistory(task);
   showWhy();
   const next = nextIndex();
-  at('save').textContent = next === null ? 'Save' : `Save and go to ${data.tasks[next].code}`;
+  const after = next === null ? null : data.tasks[next];
+  at('save').textContent = !after ? 'Save' : `Save and go to ${after.code === task.code ? after.endpointName : after.code}`;
   understood('', true);
   field.focus();
   field.select();
