@@ -141,14 +141,15 @@ final class Pages {
             List<Swatch> treatments, List<String> columns, List<GridRow> rows, List<Flag> flags, Problems problems) {
         static TreatmentsPreview of(Plan plan, Form form, Problems problems) {
             List<Factor> factors = plan.treatments().factors();
-            List<String> columns = factors.isEmpty()
-                    ? List.of()
+            List<String> columns = factors.size() < 2
+                    ? factors.stream().map(Factor::name).toList()
                     : factors.get(factors.size() - 1).levels().stream()
                             .map(Factor.Level::name)
                             .toList();
             return new TreatmentsPreview(swatchesOf(plan), columns, rows(plan), PlanCheck.ofTreatments(plan), problems);
         }
 
+        /** A row for each combination of all factors but the last; of a single factor, a row for each level. */
         private static List<GridRow> rows(Plan plan) {
             List<Factor> factors = plan.treatments().factors();
             if (factors.isEmpty()) {
@@ -158,7 +159,7 @@ final class Pages {
             List<List<Integer>> struck = plan.treatments().struck();
             int number = 0;
             for (List<Integer> cell : plan.treatments().cells()) {
-                if (cell.get(cell.size() - 1) == 0) {
+                if (factors.size() == 1 || cell.get(cell.size() - 1) == 0) {
                     rows.add(new GridRow(name(factors, cell), new ArrayList<>()));
                 }
                 boolean out = struck.contains(cell);
@@ -177,10 +178,10 @@ final class Pages {
 
         private static String name(List<Factor> factors, List<Integer> cell) {
             List<String> names = new ArrayList<>();
-            for (int i = 0; i < factors.size() - 1; i++) {
+            for (int i = 0; i < Math.max(1, factors.size() - 1); i++) {
                 names.add(factors.get(i).levels().get(cell.get(i)).name());
             }
-            return names.isEmpty() ? factors.get(0).name() : String.join(" · ", names);
+            return String.join(" · ", names);
         }
     }
 
