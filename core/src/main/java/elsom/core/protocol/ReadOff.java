@@ -4,7 +4,6 @@ import elsom.core.stats.MeanDifference;
 import elsom.core.stats.Outcome;
 import elsom.core.stats.Summary;
 import elsom.core.trial.Bench;
-import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
@@ -32,6 +31,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** Findings of endpoints that are compared as they are read: means of units, and each treatment against the control. */
@@ -75,8 +76,12 @@ final class ReadOff {
 
     /** The look asked for, else the last complete one, else the last begun. */
     private static Optional<Look> chosen(TrialRecord record, OptionalInt asked) {
+        Set<Integer> read = record.readings().stream()
+                .filter(reading -> record.current(reading.ref()).isPresent())
+                .map(reading -> reading.ref().look())
+                .collect(Collectors.toSet());
         List<Look> begun = record.looks().stream()
-                .filter(look -> record.progress(look).begun())
+                .filter(look -> read.contains(look.number()))
                 .toList();
         return begun.stream()
                 .filter(look -> asked.isPresent() && look.number() == asked.getAsInt())
@@ -102,8 +107,7 @@ final class ReadOff {
 
     /** Sub-readings are averaged: a unit is what was randomised. */
     private Optional<Figure> figure(ExperimentalUnit unit, Endpoint endpoint) {
-        int subs = endpoint.counting() == Counting.SUB_READINGS ? endpoint.size() : 1;
-        List<Reading> readings = IntStream.rangeClosed(1, subs)
+        List<Reading> readings = IntStream.rangeClosed(1, endpoint.readingsEach())
                 .mapToObj(sub -> new ReadingRef(unit.code(), at.orElseThrow().number(), endpoint.code(), sub))
                 .flatMap(ref -> record.current(ref).stream())
                 .toList();

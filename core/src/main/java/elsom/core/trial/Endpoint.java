@@ -36,6 +36,11 @@ public record Endpoint(
         return new Endpoint(code, name, unit, Counting.SINGLE, 1, lowest, highest, decimals);
     }
 
+    /** How many readings one unit has at a look. */
+    public int readingsEach() {
+        return counting == Counting.SUB_READINGS ? size : 1;
+    }
+
     /** True for a value that can be; false for NaN. */
     public boolean allows(double value) {
         return value >= lowest && value <= highest;

@@ -12,6 +12,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** A trial with all that was recorded, as it stood at one instant. Immutable; lookups are indexed. */
 public final class TrialRecord {
@@ -168,11 +169,7 @@ public final class TrialRecord {
                         .map(look -> look.endpoints().contains(ref.endpoint()))
                         .orElse(false)
                 && ref.subReading() >= 1
-                && ref.subReading() <= subReadings(endpoint(ref.endpoint()));
-    }
-
-    private static int subReadings(Endpoint endpoint) {
-        return endpoint.counting() == Counting.SUB_READINGS ? endpoint.size() : 1;
+                && ref.subReading() <= endpoint(ref.endpoint()).readingsEach();
     }
 
     public Trial trial() {
@@ -292,14 +289,19 @@ public final class TrialRecord {
         int expected = 0;
         int done = 0;
         for (ExperimentalUnit unit : units) {
-            boolean all = look.endpoints().stream()
-                    .allMatch(endpoint -> current.containsKey(new ReadingRef(unit.code(), look.number(), endpoint)));
+            boolean all = look.endpoints().stream().allMatch(endpoint -> isRead(unit, look, endpoint));
             if (expected(unit.code(), look.number()) || all) {
                 expected++;
                 done += all ? 1 : 0;
             }
         }
         return new Progress(done, expected);
+    }
+
+    /** Whether all of a unit's readings of an endpoint were taken at a look. */
+    private boolean isRead(ExperimentalUnit unit, Look look, EndpointCode endpoint) {
+        return IntStream.rangeClosed(1, endpoint(endpoint).readingsEach())
+                .allMatch(sub -> current.containsKey(new ReadingRef(unit.code(), look.number(), endpoint, sub)));
     }
 
     /** Units measured of units to measure. */

@@ -2,7 +2,6 @@ package elsom.web.bench;
 
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
@@ -10,6 +9,7 @@ import elsom.core.trial.Look;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
 import elsom.web.kit.Places;
 import elsom.web.kit.Times;
 import java.time.ZoneId;
@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -42,7 +43,12 @@ record BenchData(long trial, int look, String lookName, String timing, String st
             int lost,
             @Nullable Current current,
             List<Earlier> before,
-            List<Correction> history) {}
+            List<Correction> history) {
+        /** Whether it is still to be read. */
+        boolean open() {
+            return current == null && lost == 0;
+        }
+    }
 
     /** The reading that stands. */
     record Current(long id, String text, String value) {}
@@ -53,10 +59,29 @@ record BenchData(long trial, int look, String lookName, String timing, String st
     /** A reading of the same observation, standing or superseded. */
     record Correction(String text, String when, String station, String reason, boolean stands) {}
 
-    static BenchData of(TrialRecord record, Look look, String timing, String startKey) {
+    /**
+     * The observations of a look.
+     *
+     * @param unit where to start; empty for the first along the walk that lacks a reading
+     */
+    static BenchData of(TrialRecord record, Look look, String timing, Optional<UnitCode> unit) {
         List<Task> tasks = new ArrayList<>();
-        record.benchOrder().forEach(unit -> tasks.addAll(tasks(record, unit, look)));
-        return new BenchData(record.trial().id().value(), look.number(), look.name(), timing, startKey, tasks);
+        record.benchOrder().forEach(one -> tasks.addAll(tasks(record, one, look)));
+        List<Task> here = unit.map(code -> tasks.stream()
+                        .filter(task -> task.code().equals(code.value()))
+                        .toList())
+                .orElse(tasks);
+        Task start = here.stream().filter(Task::open).findFirst().orElse(here.get(0));
+        return new BenchData(record.trial().id().value(), look.number(), look.name(), timing, start.key(), tasks);
+    }
+
+    /** The unit at which the walk starts. */
+    String startUnit() {
+        return tasks.stream()
+                .filter(task -> task.key().equals(start))
+                .map(Task::code)
+                .findFirst()
+                .orElse("");
     }
 
     /** What is read of one unit at a look. */
@@ -64,8 +89,8 @@ record BenchData(long trial, int look, String lookName, String timing, String st
         List<Task> tasks = new ArrayList<>();
         for (EndpointCode code : look.endpoints()) {
             Endpoint endpoint = record.endpoint(code);
-            int subs = endpoint.counting() == Counting.SUB_READINGS ? endpoint.size() : 1;
-            IntStream.rangeClosed(1, subs).forEach(sub -> tasks.add(task(record, unit, look, endpoint, sub)));
+            IntStream.rangeClosed(1, endpoint.readingsEach())
+                    .forEach(sub -> tasks.add(task(record, unit, look, endpoint, sub)));
         }
         return tasks;
     }
@@ -83,9 +108,7 @@ record BenchData(long trial, int look, String lookName, String timing, String st
                 record.treatment(unit).name(),
                 Places.words(record, unit),
                 endpoint.code().value(),
-                endpoint.counting() == Counting.SUB_READINGS
-                        ? endpoint.name() + ", " + sub + " of " + endpoint.size()
-                        : endpoint.name(),
+                endpoint.readingsEach() > 1 ? endpoint.name() + ", " + sub + " of " + endpoint.size() : endpoint.name(),
                 sub,
                 endpoint.unit().symbol(),
                 record.expected(unit.code(), look.number())

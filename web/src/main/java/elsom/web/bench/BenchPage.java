@@ -5,13 +5,11 @@ import elsom.core.protocol.Step;
 import elsom.core.quantity.Dimension;
 import elsom.core.sim.ScaleFault;
 import elsom.core.trial.CorrectionReason;
-import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
 import elsom.core.trial.LookTiming;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.MishapKind;
-import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import elsom.web.kit.BenchMap;
@@ -61,9 +59,8 @@ record BenchPage(
             ScaleFault scaleFault,
             Instant now) {
         TrialRecord.Progress progress = record.progress(look);
-        UnitCode start = unit.orElseGet(() -> firstToDo(record, look).code());
-        String startKey = BenchData.key(new ReadingRef(start, look.number(), firstEndpoint(record, look, start)));
-        BenchData data = BenchData.of(record, look, timing.name(), startKey);
+        BenchData data = BenchData.of(record, look, timing.name(), unit);
+        String start = data.startUnit();
         Map<String, List<BenchData.Task>> byUnit =
                 data.tasks().stream().collect(Collectors.groupingBy(BenchData.Task::code));
         return new BenchPage(
@@ -91,38 +88,19 @@ record BenchPage(
                 mishaps(record),
                 Arrays.asList(ScaleFault.values()),
                 scaleFault,
-                record.endpoint(look.endpoints().get(0)).unit().dimension() == Dimension.MASS);
-    }
-
-    /** The first unit along the walk that lacks a reading; the first of all when none does. */
-    static ExperimentalUnit firstToDo(TrialRecord record, Look look) {
-        List<ExperimentalUnit> walk = record.benchOrder();
-        return walk.stream()
-                .filter(unit -> record.expected(unit.code(), look.number())
-                        && look.endpoints().stream()
-                                .anyMatch(code -> record.current(new ReadingRef(unit.code(), look.number(), code))
-                                        .isEmpty()))
-                .findFirst()
-                .orElse(walk.get(0));
-    }
-
-    private static EndpointCode firstEndpoint(TrialRecord record, Look look, UnitCode unit) {
-        return look.endpoints().stream()
-                .filter(code -> record.current(new ReadingRef(unit, look.number(), code))
-                        .isEmpty())
-                .findFirst()
-                .orElse(look.endpoints().get(0));
+                look.endpoints().stream()
+                        .anyMatch(code -> record.endpoint(code).unit().dimension() == Dimension.MASS));
     }
 
     private static BenchMap.Face face(
-            TrialRecord record, Look look, ExperimentalUnit unit, UnitCode start, List<BenchData.Task> tasks) {
+            TrialRecord record, Look look, ExperimentalUnit unit, String start, List<BenchData.Task> tasks) {
         String href = "/trials/" + record.trial().id() + "/bench?look=" + look.number() + "&unit=" + unit.code();
         List<String> read = tasks.stream()
                 .flatMap(task -> Optional.ofNullable(task.current()).stream())
                 .map(current -> current.value().replace(" g", ""))
                 .toList();
         String value = read.isEmpty() ? "" : tasks.size() == 1 ? read.get(0) : read.size() + " of " + tasks.size();
-        BenchMap.State state = unit.code().equals(start)
+        BenchMap.State state = unit.code().value().equals(start)
                 ? BenchMap.State.NOW
                 : !record.expected(unit.code(), look.number())
                         ? BenchMap.State.LOST

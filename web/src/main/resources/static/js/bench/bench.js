@@ -7,7 +7,7 @@ import { mishapDialog } from './mishap.js';
 import { Outbox } from './outbox.js';
 import { Scale } from './scale.js';
 
-const PATIENCE_MS = 800;
+const PATIENCE_MS = 1500;
 const UNDERSTAND_AFTER_MS = 120;
 
 const root = document.getElementById('bench');
