@@ -58,7 +58,7 @@ public final class Needs {
         return unitsOf.getOrDefault(treatment, 0);
     }
 
-    /** Treatments of one mix share a batch, so that they share its chance too. */
+    /** Treatments of one mix share a batch, so that they share its chance too; guard units get the control's. */
     private void media() {
         Map<String, Double> batches = new LinkedHashMap<>();
         for (int i = 0; i < treatments.size(); i++) {
@@ -66,6 +66,10 @@ public final class Needs {
             if (!treatment.mix().isBlank()) {
                 batches.merge(treatment.mix(), units(i + 1) * plan.volumeMl(treatment), Double::sum);
             }
+        }
+        PlannedTreatment plain = plan.control().orElse(treatments.get(0));
+        if (guards > 0 && !plain.mix().isBlank()) {
+            batches.merge(plain.mix(), guards * plan.volumeMl(plain), Double::sum);
         }
         batches.forEach((text, filled) -> {
             Mix mix;

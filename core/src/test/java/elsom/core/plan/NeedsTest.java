@@ -5,8 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.ControlKind;
+import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.TrialId;
+import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class NeedsTest {
@@ -68,6 +72,39 @@ class NeedsTest {
         assertThat(stock.unit()).isEqualTo(UnitOfMeasure.MILLILITRE);
     }
 
+    /** Two looks of feeding: 4 units · 50 mL · 2 · 1.1 = 0.44 L of 2 g/L. */
+    @Test
+    void aProductIsWeighedForAllItsFeeds() {
+        PlannedTreatment fed = new PlannedTreatment(
+                "feed",
+                "leaf mould",
+                "",
+                ControlKind.NONE,
+                Map.of(TreatmentProperty.PRODUCT_RATE, 2.0, TreatmentProperty.NITROGEN, 0.06),
+                null,
+                0,
+                List.of());
+        Plan plan = APlan.ofGrowth()
+                .treatments(List.of(PlannedTreatment.of("none", "leaf mould", ControlKind.CONTROL), fed))
+                .steps(new Recurring(
+                        Recurring.Kind.FEED, "", Duration.ofDays(7), Duration.ofDays(7), Duration.ofDays(14)))
+                .pots(POTS)
+                .plan();
+        assertThat(need(plan, "product in feed").amount()).isCloseTo(0.88, within(1e-9));
+        assertThat(need(plan, "product in feed").unit()).isEqualTo(UnitOfMeasure.GRAM);
+    }
+
+    @Test
+    void unitsThatGoOnNeedNeitherMediumNorSeed() {
+        Plan first = APlan.ofGrowth().list("a", "b").pots(POTS).plan();
+        var before = first.draw(new TrialId(1));
+        Plan second = PlanCopy.secondStage(
+                first, before, java.util.Set.of(before.units().get(0).code()), APlan.START, 1);
+        assertThat(Needs.of(second, second.draw(new TrialId(2))))
+                .extracting(Need::kind)
+                .doesNotContain(Need.Kind.MEDIUM, Need.Kind.SHOPPING, Need.Kind.SEED);
+    }
+
     @Test
     void containersGuardsAndLabelsAreCounted() {
         Plan plan = APlan.ofGrowth().list("a", "b", "c").pots(POTS).plan();
@@ -77,5 +114,8 @@ class NeedsTest {
         assertThat(need(guarded, "labels").amount()).isEqualTo(12);
         // 4 rows and 3 columns with a ring around them: 6 · 5 − 12.
         assertThat(need(guarded, "guard units, Round pot 9 cm").amount()).isEqualTo(18);
+        // Filled as the control: 4 + 18 pots · 0.4 L · 1.1 ÷ 0.8, and sown: 30 · 8 · 1.1.
+        assertThat(need(guarded, "a").amount()).isCloseTo(22 * 0.4 * 1.1 / 0.8, within(1e-9));
+        assertThat(need(guarded, "marigold seed").amount()).isEqualTo(264);
     }
 }

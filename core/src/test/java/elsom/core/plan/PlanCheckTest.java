@@ -126,6 +126,74 @@ class PlanCheckTest {
     }
 
     @Test
+    void oneTreatmentAloneIsNoComparison() {
+        assertThat(PlanCheck.of(APlan.ofGrowth().list("a").plan()))
+                .filteredOn(flag -> flag.severity() == Flag.Severity.WRONG)
+                .extracting(Flag::seen)
+                .contains("There is one treatment only.");
+    }
+
+    @Test
+    void theMostSeriousComesFirst() {
+        List<Flag> flags = PlanCheck.of(APlan.ofGrowth().list("a").replicates(1).plan());
+        assertThat(flags).extracting(Flag::severity).isSortedAccordingTo(java.util.Comparator.reverseOrder());
+        assertThat(flags).allSatisfy(flag -> {
+            assertThat(flag.seen()).endsWith(".");
+            assertThat(flag.why()).endsWith(".");
+            assertThat(flag.next()).endsWith(".");
+        });
+    }
+
+    @Test
+    void runningTimesThatGoWithATreatmentCannotBeToldFromIt() {
+        Plan plan = APlan.of("brew")
+                .list("stone", "no stone")
+                .endingTogether(
+                        APlan.START.plus(java.time.Duration.ofDays(3)),
+                        java.time.Duration.ofHours(36),
+                        java.time.Duration.ofHours(24))
+                .plan();
+        assertThat(seen(plan)).contains("Medium and running time change together.");
+        Plan alike = APlan.of("brew")
+                .list("stone", "no stone")
+                .endingTogether(APlan.START.plus(java.time.Duration.ofDays(3)), java.time.Duration.ofHours(36))
+                .plan();
+        assertThat(seen(alike)).doesNotContain("Medium and running time change together.");
+    }
+
+    @Test
+    void aMixThatCannotBeReadIsSaid() {
+        assertThat(seen(APlan.ofGrowth()
+                        .list("leaf mould", "3 leaf mould + zero GW-32 + -1 x")
+                        .plan()))
+                .anyMatch(text -> text.startsWith("The mix of 3 leaf mould"));
+    }
+
+    @Test
+    void movesInABlindTrialAreSaid() {
+        Plan plan = APlan.ofGrowth().list("a", "b").plan();
+        var drawn = plan.draw(new elsom.core.trial.TrialId(1));
+        Plan moved = plan.with(plan.arrangement()
+                        .moved(new Arrangement.Move(
+                                drawn.units().get(0).code(),
+                                drawn.units().get(1).position())))
+                .with(new Rules(plan.rules().watering(), 0.5, true));
+        assertThat(seen(moved)).contains("Units were moved by hand in a blind trial.");
+        assertThat(seen(plan)).doesNotContain("Units were moved by hand in a blind trial.");
+    }
+
+    @Test
+    void aComparisonWithoutComparatorIsSaid() {
+        Plan plan = APlan.ofGrowth()
+                .treatments(List.of(
+                        PlannedTreatment.of("a", "a", ControlKind.NONE),
+                        PlannedTreatment.of("b", "b", ControlKind.NONE)))
+                .asking(APlan.question("height"))
+                .plan();
+        assertThat(seen(plan)).anyMatch(text -> text.endsWith("has nothing to compare with."));
+    }
+
+    @Test
     void aQuestionThatNobodyLooksAtIsSaid() {
         Plan plan =
                 APlan.ofGrowth().list("a", "b").asking(APlan.question("yield")).plan();

@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** All readings of a unit. */
 record UnitPage(TrialHeader header, String code, Swatch swatch, String place, String benchHref, List<Stage> stages) {
@@ -81,10 +82,16 @@ record UnitPage(TrialHeader header, String code, Swatch swatch, String place, St
                         .orElse("taken back"),
                 Times.dayAndTime(last.takenAt(), record.trial().zone()),
                 last.station(),
-                BenchData.history(record, ref).stream()
-                        .filter(correction -> !correction.stands())
-                        .map(correction -> correction.text() + " before"
-                                + (correction.reason().isEmpty() ? "" : " (" + correction.reason() + ")"))
-                        .toList());
+                corrected(BenchData.history(record, ref)));
+    }
+
+    /** What stood before, each with the reason of the correction that came after it. */
+    private static List<String> corrected(List<BenchData.Correction> latestFirst) {
+        return IntStream.range(1, latestFirst.size())
+                .mapToObj(i -> {
+                    String why = latestFirst.get(i - 1).reason();
+                    return latestFirst.get(i).text() + " before" + (why.isEmpty() ? "" : " (" + why + ")");
+                })
+                .toList();
     }
 }
