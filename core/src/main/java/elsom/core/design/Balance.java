@@ -9,7 +9,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 
@@ -104,7 +106,9 @@ public record Balance(OptionalDouble meanLight, double edgeShare, List<Share> sh
             return ties;
         }
         alone("bench", unit -> unit.position().bench(), treatment, group, all).ifPresent(ties::add);
-        alone("block", ExperimentalUnit::block, treatment, group, all).ifPresent(ties::add);
+        alone("block", ExperimentalUnit::block, treatment, group, all)
+                .or(() -> missing(treatment, group, all))
+                .ifPresent(ties::add);
         alone("row", unit -> 1000 * unit.position().bench() + unit.position().row(), treatment, group, all)
                 .ifPresent(ties::add);
         alone("column", unit -> 1000 * unit.position().bench() + unit.position().column(), treatment, group, all)
@@ -120,6 +124,20 @@ public record Balance(OptionalDouble meanLight, double edgeShare, List<Share> sh
             }
         }
         return ties;
+    }
+
+    /** Blocks are compared within; a treatment that is missing from one says nothing there. */
+    private static Optional<Tie> missing(int treatment, List<ExperimentalUnit> group, List<ExperimentalUnit> all) {
+        Set<Integer> without = all.stream().map(ExperimentalUnit::block).collect(Collectors.toCollection(TreeSet::new));
+        int blocks = without.size();
+        group.forEach(unit -> without.remove(unit.block()));
+        return without.isEmpty() || group.size() < blocks
+                ? Optional.empty()
+                : Optional.of(new Tie(
+                        treatment,
+                        (without.size() == 1 ? "is missing from block " : "is missing from blocks ")
+                                + without.stream().map(String::valueOf).collect(Collectors.joining(", "))
+                                + ", where nothing can be compared with it"));
     }
 
     private static boolean under(Influence influence, Bench bench, ExperimentalUnit unit) {

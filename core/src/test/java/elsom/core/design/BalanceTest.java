@@ -67,7 +67,9 @@ class BalanceTest {
     void allOnTheEdgeIsSaid() {
         int[][] rim = {{1, 1, 1, 1}, {1, 2, 2, 1}, {1, 2, 2, 1}, {1, 1, 1, 1}};
         assertThat(ties(bench(LightMap.NONE, List.of()), rim))
-                .containsExactly("2 has 0 % of its units on the edge; over all it is 75 %");
+                .containsExactly(
+                        "2 has 0 % of its units on the edge; over all it is 75 %",
+                        "2 is missing from blocks 1, 4, where nothing can be compared with it");
     }
 
     @Test
@@ -83,5 +85,16 @@ class BalanceTest {
         assertThat(FALLING.at(0.5, 0.25)).isEqualTo(350);
         assertThat(FALLING.at(0.9, 1)).isEqualTo(100);
         assertThat(LightMap.parse(FALLING.text())).isEqualTo(FALLING);
+    }
+
+    @Test
+    void aBlockWithoutATreatmentIsSaid() {
+        Bench even = bench(LightMap.NONE, List.of());
+        assertThat(ties(even, new int[][] {{1, 2, 3, 4}, {2, 1, 4, 3}, {3, 4, 2, 1}, {4, 3, 1, 2}}))
+                .noneMatch(tie -> tie.contains("missing"));
+        assertThat(ties(even, new int[][] {{1, 1, 3, 4}, {2, 2, 4, 3}, {3, 4, 2, 1}, {4, 3, 1, 2}}))
+                .contains(
+                        "1 is missing from block 2, where nothing can be compared with it",
+                        "2 is missing from block 1, where nothing can be compared with it");
     }
 }
