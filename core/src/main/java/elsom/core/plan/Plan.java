@@ -12,10 +12,13 @@ import elsom.core.trial.Treatment;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -213,9 +216,27 @@ public record Plan(
                         every.compareTo(schedule.length()) > 0 ? every : schedule.length()));
     }
 
-    /** What is to be done besides looks, in order of time. */
+    /** Names of the treatments that start at each time, the earliest first; all at once unless they end together. */
+    public Map<Instant, List<String>> starts() {
+        Map<Instant, List<String>> starts = new TreeMap<>();
+        starts.put(schedule.start(), new ArrayList<>());
+        List<PlannedTreatment> all = treatments.all();
+        for (int i = 0; i < all.size(); i++) {
+            starts.computeIfAbsent(schedule.startOf(i + 1), at -> new ArrayList<>())
+                    .add(all.get(i).name());
+        }
+        return starts;
+    }
+
+    /** What is to be done besides looks, in order of time: care, turning, and starts that are not the trial's own. */
     public List<Chore> chores() {
-        return Stream.concat(schedule.steps().stream(), turning().stream())
+        Stream<Chore> starts = starts().entrySet().stream()
+                .filter(start -> !start.getKey().equals(schedule.start()))
+                .map(start -> new Chore(
+                        Chore.Kind.START,
+                        "Start " + String.join(", ", start.getValue()),
+                        Duration.between(schedule.start(), start.getKey())));
+        Stream<Chore> care = Stream.concat(schedule.steps().stream(), turning().stream())
                 .flatMap(step -> step.times().stream()
                         .map(at -> new Chore(
                                 switch (step.kind()) {
@@ -225,7 +246,8 @@ public record Plan(
                                     default -> Chore.Kind.OTHER;
                                 },
                                 step.kind().label(),
-                                at)))
+                                at)));
+        return Stream.concat(starts, care)
                 .sorted(Comparator.comparing(Chore::afterStart))
                 .toList();
     }

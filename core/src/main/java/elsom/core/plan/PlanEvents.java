@@ -6,7 +6,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -45,23 +44,14 @@ public final class PlanEvents {
 
     /** One start for all, or one for each group of treatments that run as long. */
     private void starts() {
-        Schedule schedule = plan.schedule();
-        List<PlannedTreatment> all = plan.treatments().all();
-        if (!schedule.endsTogether() || all.isEmpty()) {
-            add(PlanEvent.Kind.START, schedule.start(), SETTING_UP.multipliedBy(units()), "Start", "Set up all units.");
-            return;
-        }
-        Map<Instant, List<String>> together = new LinkedHashMap<>();
-        for (int i = 0; i < all.size(); i++) {
-            together.computeIfAbsent(schedule.startOf(i + 1), at -> new ArrayList<>())
-                    .add(all.get(i).name());
-        }
+        Map<Instant, List<String>> together = plan.starts();
+        int all = plan.treatments().size();
         together.forEach((at, names) -> add(
                 PlanEvent.Kind.START,
                 at,
-                SETTING_UP.multipliedBy((long) Math.ceil(units() * names.size() / (double) all.size())),
-                names.size() == all.size() ? "Start" : "Start " + String.join(", ", names),
-                "So that all end together."));
+                SETTING_UP.multipliedBy((long) Math.ceil(units() * names.size() / (double) Math.max(1, all))),
+                names.size() == all ? "Start" : "Start " + String.join(", ", names),
+                plan.schedule().endsTogether() ? "So that all end together." : "Set up all units."));
     }
 
     private void look(PlannedLook look) {

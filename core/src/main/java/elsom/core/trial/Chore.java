@@ -6,6 +6,8 @@ import java.time.Duration;
 public record Chore(Kind kind, String name, Duration afterStart) {
     /** What sort of chore. */
     public enum Kind {
+        /** Some treatments begin, so that all end together. */
+        START,
         WATER,
         FEED,
         /** Every unit is moved on to the next place of its block. */

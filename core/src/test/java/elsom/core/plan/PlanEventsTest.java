@@ -92,4 +92,24 @@ class PlanEventsTest {
                 .filteredOn(event -> event.kind() == PlanEvent.Kind.TURN)
                 .hasSize(4);
     }
+
+    @Test
+    void laterStartsAreChoresAndTheFirstIsTheTrials() {
+        Plan plan = APlan.of("brew")
+                .list("long", "short", "short too")
+                .endingTogether(
+                        APlan.START.plus(Duration.ofHours(36)),
+                        Duration.ofHours(36),
+                        Duration.ofHours(24),
+                        Duration.ofHours(24))
+                .steps()
+                .plan();
+        assertThat(plan.starts().values()).containsExactly(List.of("long"), List.of("short", "short too"));
+        assertThat(plan.chores()).singleElement().satisfies(chore -> {
+            assertThat(chore.name()).isEqualTo("Start short, short too");
+            assertThat(chore.kind()).isEqualTo(elsom.core.trial.Chore.Kind.START);
+            assertThat(chore.afterStart()).isEqualTo(Duration.ofHours(12));
+        });
+        assertThat(APlan.ofGrowth().list("a", "b").steps().plan().chores()).isEmpty();
+    }
 }

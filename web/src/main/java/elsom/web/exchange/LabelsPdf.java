@@ -16,12 +16,16 @@ import elsom.core.trial.Texture;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.Charset;
+import java.text.Normalizer;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 
 /** Labels to print: code, texture, a QR link to the unit; black on white, to be read at 25 mm. */
 final class LabelsPdf {
     private static final float MM = 72f / 25.4f;
+    private static final Charset LATIN = Charset.forName("windows-1252");
     private static final double EDGE = 3;
     private static final double LARGEST_CODE = 8;
     private static final float LONGEST_NAME_SIZE = 7;
@@ -110,8 +114,20 @@ final class LabelsPdf {
         return pt(sheet.pageHeight() - mmFromTop);
     }
 
+    /** With letters that the fonts every printer has can show: without their accents where those are missing. */
+    private static String printable(String text) {
+        return text.codePoints()
+                .mapToObj(Character::toString)
+                .map(letter -> LATIN.newEncoder().canEncode(letter)
+                        ? letter
+                        : Normalizer.normalize(letter, Normalizer.Form.NFD).replaceAll("\\p{M}", ""))
+                .map(letter -> LATIN.newEncoder().canEncode(letter) ? letter : "?")
+                .collect(Collectors.joining());
+    }
+
     /** One line, made smaller until it fits. */
-    private void text(PdfContentByte page, BaseFont font, String text, double x, double base, double mm, double wide) {
+    private void text(PdfContentByte page, BaseFont font, String line, double x, double base, double mm, double wide) {
+        String text = printable(line);
         float size = pt(mm) * 1.15f;
         while (size > LONGEST_NAME_SIZE / 2 && font.getWidthPoint(text, size) > pt(wide)) {
             size *= 0.95f;

@@ -43,7 +43,15 @@ public record TimeBar(
     }
 
     /** A watering, feed or other step on the strip. */
-    public record Drop(double at, Chore.Kind kind, String label) {}
+    public record Drop(double at, Chore.Kind kind, String label) {
+        private static final String DROP = "M0 4c3 4 4 6 4 8a4 4 0 0 1-8 0c0-2 1-4 4-8z";
+        private static final String FLAG = "M-1 4h9l-3 3 3 3h-7v6h-2z";
+
+        /** A drop for care, a flag for a start. */
+        public String shape() {
+            return kind == Chore.Kind.START ? FLAG : DROP;
+        }
+    }
 
     /** A mishap on the strip. */
     public record Mark(double at, String label) {}

@@ -98,6 +98,14 @@ class LabelsPdfTest {
     }
 
     @Test
+    void lettersThatPrintersLackLoseTheirAccentsOnly() throws Exception {
+        byte[] pdf = LabelsPdf.of(labels(1, "tőzeg · 25 µm × 2 → „kelp“", ""), LabelSheet.A4);
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            assertThat(new PDFTextStripper().getText(document)).contains("tozeg · 25 µm × 2 ? „kelp“");
+        }
+    }
+
+    @Test
     void blackAndWhiteIsEnough() throws Exception {
         byte[] pdf = LabelsPdf.of(labels(10, "", ""), LabelSheet.A4);
         try (PDDocument document = Loader.loadPDF(pdf)) {
