@@ -231,11 +231,13 @@ final class DemoPlans {
                 .with(plan.schedule()
                         .endingTogether(
                                 at(2, 20),
+                                // Two pumps for two start days: long and short runs are shared out over stone and kelp
+                                // alike.
                                 List.of(
                                         Duration.ofHours(36),
-                                        Duration.ofHours(36),
                                         Duration.ofHours(24),
-                                        Duration.ofHours(24))));
+                                        Duration.ofHours(24),
+                                        Duration.ofHours(36))));
         return asking(crossed, asks(List.of(), 0, "fungi", Direction.HIGHER, 50, true));
     }
 }
