@@ -160,6 +160,18 @@ class PlanPagesIT {
     }
 
     @Test
+    void looksCountFromThePlannedStartOrFromNow() throws Exception {
+        assertThat(web.get(path("/plan")).body()).contains("Looks count from", "Mon 1 Jun, 09:00", "count from now");
+        post("/start", Map.of("now", "true"));
+        TrialRecord started = trials.snapshot(trial);
+        assertThat(java.time.Duration.between(started.trial().start(), java.time.Instant.now()))
+                .isLessThan(java.time.Duration.ofMinutes(3));
+        assertThat(plans.plan(trial).schedule().start())
+                .isEqualTo(started.trial().start());
+        assertThat(started.units()).isEqualTo(GrowthPlan.plan().draw(trial).units());
+    }
+
+    @Test
     void aBlindTrialTellsNowhere() throws Exception {
         trial = plans.begin(GrowthPlan.blind(), UUID.randomUUID());
         post("/start", Map.of());

@@ -14,10 +14,17 @@ import elsom.core.verdict.Flag;
 import elsom.web.kit.BenchMap;
 import elsom.web.kit.Swatch;
 import elsom.web.kit.Times;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.stream.Collectors;
 
-/** The whole plan on a page: what was drawn, what goes into what, when to look, what it can't answer; and its start. */
+/**
+ * The whole plan on a page: what was drawn, what goes into what, when to look, what it can't answer; and its start.
+ *
+ * @param looksFrom when the start is planned, which looks count from
+ * @param offersNow whether that is not now, so that a start now may want looks to count from now
+ */
 record OverviewPage(
         PlanFrame frame,
         BenchMap map,
@@ -27,6 +34,8 @@ record OverviewPage(
         List<Flag> flags,
         List<AmendmentLine> amendments,
         String drawnHow,
+        String looksFrom,
+        boolean offersNow,
         String problem,
         boolean blind,
         boolean hidden,
@@ -34,6 +43,8 @@ record OverviewPage(
         String originHref,
         String nextHref,
         String nextLabel) {
+
+    private static final Duration ON_TIME = Duration.ofMinutes(30);
 
     /** What one treatment's units are. */
     record FillLine(Swatch swatch, String mix, String container, String volume, String units, String codes) {}
@@ -54,7 +65,13 @@ record OverviewPage(
     }
 
     static OverviewPage of(
-            PlanFrame frame, TrialRecord record, Plan plan, Protocol protocol, List<Amendment> amendments) {
+            PlanFrame frame,
+            TrialRecord record,
+            Plan plan,
+            Protocol protocol,
+            List<Amendment> amendments,
+            Instant now) {
+        Instant start = record.trial().start();
         String bench = "/trials/" + record.trial().id() + "/bench";
         boolean started = record.trial().started();
         boolean hidden = started && record.trial().blind();
@@ -73,6 +90,9 @@ record OverviewPage(
                 PlanCheck.of(plan),
                 amendments.stream().map(a -> AmendmentLine.of(a, record)).toList(),
                 how(plan),
+                Times.dayAndTime(start, record.trial().zone()) + " (" + Times.away(start, now) + ")",
+                !plan.schedule().endsTogether()
+                        && Duration.between(start, now).abs().compareTo(ON_TIME) > 0,
                 plan.layoutProblem().orElse(""),
                 plan.rules().blind(),
                 hidden,

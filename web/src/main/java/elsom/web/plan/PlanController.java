@@ -17,6 +17,7 @@ import elsom.web.trial.Trials;
 import jakarta.servlet.http.HttpServletRequest;
 import java.security.SecureRandom;
 import java.time.Clock;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
@@ -114,7 +115,7 @@ class PlanController {
             case DATES -> DatesPages.DatesPage.of(frame, plan, form, problems);
             case READY -> ReadyPage.of(frame, trials.key(id), plan, protocol);
             case LABELS -> LabelsPage.of(frame, record, plan);
-            case START -> OverviewPage.of(frame, record, plan, protocol, plans.amendments(id));
+            case START -> OverviewPage.of(frame, record, plan, protocol, plans.amendments(id), clock.instant());
         };
     }
 
@@ -241,12 +242,19 @@ class PlanController {
         return at;
     }
 
+    /** Starts the trial, with looks that count from the planned start or from now. */
     @PostMapping("/start")
-    String start(@PathVariable long trial) {
+    String start(@PathVariable long trial, @RequestParam(defaultValue = "false") boolean now) {
         TrialId id = new TrialId(trial);
-        plans.plan(id).layoutProblem().ifPresent(problem -> {
+        Plan plan = plans.plan(id);
+        plan.layoutProblem().ifPresent(problem -> {
             throw new Refusal(problem);
         });
+        if (now && !plan.schedule().endsTogether()) {
+            plans.revise(
+                    id,
+                    plan.with(plan.schedule().startingTogether(clock.instant().truncatedTo(ChronoUnit.MINUTES))));
+        }
         plans.start(id);
         return "redirect:/trials/" + trial + "/bench";
     }
