@@ -205,6 +205,35 @@ class PlanPagesIT {
         assertThat(web.get(path("/plan")).body()).contains("Unblinded", "all looks done");
     }
 
+    private TrialId sentToAnotherElsom() throws Exception {
+        byte[] zip = web.download(path("/trial.zip"));
+        HttpResponse<String> read = web.upload("/trials/import", "trial.zip", zip, Map.of("token", token()));
+        assertThat(read.statusCode()).isEqualTo(302);
+        return new TrialId(Long.parseLong(location(read).replace("/trials/", "")));
+    }
+
+    @Test
+    void aPlanGoesOutAndInUnchangedBeforeTheStartAndAfterAndWhileBlind() throws Exception {
+        TrialId copy = sentToAnotherElsom();
+        assertThat(plans.plan(copy)).isEqualTo(GrowthPlan.plan());
+        assertThat(trials.snapshot(copy).trial().started()).isFalse();
+        assertThat(trials.snapshot(copy).units())
+                .isEqualTo(trials.snapshot(trial).units());
+
+        plans.start(trial);
+        copy = sentToAnotherElsom();
+        assertThat(plans.plan(copy)).isEqualTo(GrowthPlan.plan());
+        assertThat(trials.snapshot(copy).units())
+                .isEqualTo(trials.snapshot(trial).units());
+
+        trial = plans.begin(GrowthPlan.blind(), UUID.randomUUID());
+        plans.start(trial);
+        copy = sentToAnotherElsom();
+        assertThat(trials.snapshot(copy).treatments()).hasSize(1);
+        assertThat(trials.key(copy).units()).isEqualTo(trials.key(trial).units());
+        assertThat(plans.plan(copy)).isEqualTo(GrowthPlan.blind());
+    }
+
     @Test
     void labelsAndDatesGoOut() throws Exception {
         HttpResponse<String> dates = web.get(path("/calendar.ics"));
