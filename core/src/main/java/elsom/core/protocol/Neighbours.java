@@ -39,7 +39,8 @@ final class Neighbours {
         double least = 2 * Math.pow(10, -endpoint.decimals());
         return Math.abs(value - middle) > FARTHEST_DEVIATIONS * Math.max(spread, least)
                 ? Optional.of(new Concern(
-                        "Units of the same treatment read about "
+                        (record.treatments().size() > 1 ? "Units of the same treatment" : "The other units")
+                                + " read about "
                                 + Decimals.fixed(middle, endpoint.decimals())
                                 + (endpoint.unit().symbol().isEmpty()
                                         ? ""

@@ -137,6 +137,8 @@ class ReadOffTest {
         assertThat(Neighbours.concern(measured.record(), ref, 80))
                 .hasValueSatisfying(concern -> assertThat(concern.sentence())
                         .isEqualTo("Units of the same treatment read about 8. Right unit, and read right?"));
+        assertThat(Neighbours.concern(measured.record().codesOnly(), ref, 80))
+                .hasValueSatisfying(concern -> assertThat(concern.sentence()).startsWith("The other units read about"));
         ReadingRef alone = new ReadingRef(measured.unit(2, 1).code(), ref.look(), ref.endpoint(), 1);
         assertThat(Neighbours.concern(measured.record(), alone, 80)).isEmpty();
     }

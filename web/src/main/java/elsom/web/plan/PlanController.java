@@ -119,10 +119,11 @@ class PlanController {
         };
     }
 
-    /** Scatter comes from earlier trials that grew the same crop. */
+    /** Scatter comes from earlier trials that grew the same crop; within treatments, so of blind ones by their key. */
     private SizePages.SizePreview sizePreview(Plan plan, Form form, Problems problems) {
         List<TrialRecord> past = trials.all().stream()
                 .filter(record -> !record.readings().isEmpty())
+                .map(record -> trials.key(record.trial().id()))
                 .filter(record -> plans.plan(record.trial().id())
                         .asked()
                         .crop()
