@@ -22,6 +22,13 @@ public final class BenchTruth {
     private static final double RATE_SPREAD = 0.07;
     private static final double SHADE = 0.55;
 
+    /** Plants that are cut and weighed grow with the room they have, less than in proportion. */
+    private static final double PLANT_G = 0.12;
+
+    private static final double PLANT_POWER = 0.75;
+    private static final double PLANT_SPREAD = 0.15;
+    private static final double PLANT_DRY_SHARE = 0.11;
+
     private final TrialRecord record;
 
     public BenchTruth(TrialRecord record) {
@@ -39,6 +46,9 @@ public final class BenchTruth {
         }
         if (endpoint.equals(WaterHolding.DROP)) {
             return draw.dropSeconds;
+        }
+        if (!endpoint.equals(WaterHolding.WET)) {
+            return endpoint.value().contains("dry") ? draw.plantsG * PLANT_DRY_SHARE : draw.plantsG;
         }
         double dry = read(unit, WaterHolding.DRY).orElse(tare(unit, draw) + draw.dryMedium);
         double held = firstWet(unit).map(wet -> wet - dry).orElse(draw.held);
@@ -74,6 +84,7 @@ public final class BenchTruth {
         private final double held;
         private final double rate;
         private final double dropSeconds;
+        private final double plantsG;
 
         Draw(ExperimentalUnit unit) {
             Random random = new Random(record.trial().seed() * 31 + unit.code().hashCode());
@@ -90,6 +101,9 @@ public final class BenchTruth {
             double depth = Math.sqrt(6 / container.depthCm());
             rate = medium.ratePerHour() * exposure * depth * (1 + RATE_SPREAD * random.nextGaussian());
             dropSeconds = Math.max(1, 12 * (1 + 0.4 * random.nextGaussian()));
+            plantsG = PLANT_G
+                    * Math.pow(unit.filledVolumeMl(), PLANT_POWER)
+                    * Math.exp(PLANT_SPREAD * random.nextGaussian());
         }
     }
 }

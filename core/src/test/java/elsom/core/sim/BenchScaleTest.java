@@ -4,8 +4,11 @@ import static elsom.core.protocol.WaterTrial.aTrial;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import elsom.core.plan.APlan;
+import elsom.core.plan.Measured;
 import elsom.core.protocol.WaterHolding;
 import elsom.core.protocol.WaterTrial;
+import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
 import java.time.Instant;
 import org.junit.jupiter.api.Test;
@@ -75,5 +78,17 @@ class BenchScaleTest {
         assertThat(later).isBetween(100.0, 299.0);
         assertThat(truth.of(trial.unit(1, 2), trial.look("empty"), WaterHolding.TARE))
                 .isBetween(5.0, 60.0);
+    }
+
+    @Test
+    void cutPlantsWeighWhatPlantsWeigh() {
+        Measured grown = Measured.started(
+                APlan.ofGrowth().list("leaf mould", "wood fibre").plan());
+        BenchTruth truth = new BenchTruth(grown.record());
+        ExperimentalUnit unit = grown.unit(1, 1);
+        double fresh = truth.of(unit, grown.lookFor("fresh-mass"), new EndpointCode("fresh-mass"));
+        assertThat(fresh).isBetween(4.0, 25.0);
+        assertThat(truth.of(unit, grown.lookFor("fresh-mass"), new EndpointCode("shoot-dry-mass")))
+                .isCloseTo(fresh * 0.11, within(1e-9));
     }
 }
