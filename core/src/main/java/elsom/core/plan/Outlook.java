@@ -8,6 +8,7 @@ import elsom.core.quantity.Dimension;
 import elsom.core.trial.Endpoint;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
@@ -83,8 +84,19 @@ public record Outlook(
     }
 
     /** What a score's scatter is a fraction of: half its scale. */
-    public static double scale(Measure measure) {
+    private static double scale(Measure measure) {
         return measure.endpoint().highest() / 2;
+    }
+
+    /** The scatter to reckon with: from earlier trials as a fraction of the basis, else what is typical. */
+    public static double scatter(Measure measure, Optional<PastScatter> past) {
+        return past.map(found -> scored(measure) ? found.sd() / scale(measure) : found.cv())
+                .orElse(measure.typicalCv());
+    }
+
+    /** A fraction as a chart draws it: points of a score, else percent of the control. */
+    public double drawn(double fraction) {
+        return fraction * (scored(measure) ? scale(measure) : 100);
     }
 
     /** The smallest difference that matters in any comparison of the endpoint. */

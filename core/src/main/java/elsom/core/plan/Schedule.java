@@ -42,6 +42,16 @@ public record Schedule(
         return new Schedule(zone, at, null, List.of(), looks, steps, hours);
     }
 
+    /** Moved so that its first event, a look before the start or the start itself, falls on that instant. */
+    public Schedule beginningAt(Instant first) {
+        Duration before = looks.stream()
+                .map(PlannedLook::after)
+                .filter(Duration::isNegative)
+                .min(Duration::compareTo)
+                .orElse(Duration.ZERO);
+        return startingTogether(first.minus(before));
+    }
+
     public Schedule with(List<PlannedLook> newLooks, List<Recurring> newSteps, Hours newHours) {
         return new Schedule(zone, start, end, runs, newLooks, newSteps, newHours);
     }

@@ -6,12 +6,15 @@ import elsom.core.design.LayoutKind;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Recurring;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.EndpointCode;
 import elsom.core.trial.TreatmentProperty;
 import java.time.Duration;
 import java.util.List;
 
 /** Trials of plants that grow on: media and feeds, drench and dip doses, salinity, cuttings. */
-final class Growth {
+public final class Growth {
+    public static final EndpointCode SHOOT_DRY_MASS = new EndpointCode("shoot-dry-mass");
+
     private Growth() {}
 
     /** Growth in trays or pots. */
@@ -84,7 +87,7 @@ final class Growth {
                         40,
                         "cut at the surface and weighed within a minute, bowl tared")
                 .measure(
-                        "shoot-dry-mass",
+                        SHOOT_DRY_MASS.value(),
                         "Dry mass of shoots",
                         UnitOfMeasure.GRAM,
                         10_000,

@@ -39,7 +39,7 @@ final class Neighbours {
         double least = 2 * Math.pow(10, -endpoint.decimals());
         return Math.abs(value - middle) > FARTHEST_DEVIATIONS * Math.max(spread, least)
                 ? Optional.of(new Concern(
-                        (record.treatments().size() > 1 ? "Units of the same treatment" : "The other units")
+                        (record.treatment(unit).hidden() ? "The other units" : "Units of the same treatment")
                                 + " read about "
                                 + Decimals.fixed(middle, endpoint.decimals())
                                 + (endpoint.unit().symbol().isEmpty()

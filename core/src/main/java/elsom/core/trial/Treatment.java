@@ -55,6 +55,11 @@ public record Treatment(
         return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 
+    /** Whether it stands for all treatments of a trial that is blind. */
+    public boolean hidden() {
+        return texture == Texture.PLAIN;
+    }
+
     public boolean isControl() {
         return control == ControlKind.CONTROL;
     }

@@ -231,6 +231,13 @@ public final class TrialRecord {
         return Optional.ofNullable(byCode.get(code));
     }
 
+    /** The unit whose code somebody typed, in capitals or not. */
+    public Optional<ExperimentalUnit> called(String typed) {
+        return units.stream()
+                .filter(unit -> unit.code().value().equalsIgnoreCase(typed.strip()))
+                .findFirst();
+    }
+
     public Optional<Look> look(int number) {
         return number >= 1 && number <= looks.size() ? Optional.of(looks.get(number - 1)) : Optional.empty();
     }

@@ -52,6 +52,15 @@ class ScheduleTest {
                 .isEqualTo(Duration.ofDays(3));
     }
 
+    /** Pots are weighed empty four hours before they are soaked: who starts now weighs now and soaks in four hours. */
+    @Test
+    void whatComesBeforeTheStartIsDueFirst() {
+        Schedule water = APlan.of("water-holding").list("a", "b").plan().schedule();
+        Schedule now = water.beginningAt(END);
+        assertThat(now.start()).isEqualTo(END.plus(Duration.ofHours(4)));
+        assertThat(together.beginningAt(END).start()).isEqualTo(END);
+    }
+
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
             2026-06-10T09:00 | ''

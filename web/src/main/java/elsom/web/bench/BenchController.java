@@ -72,8 +72,7 @@ class BenchController {
         Look shown = look.map(number -> record.look(number).orElseThrow(() -> missing(trial, "look " + number)))
                 .or(record::nextLook)
                 .orElseGet(() -> record.looks().get(record.looks().size() - 1));
-        Optional<UnitCode> chosen =
-                unit.map(code -> known(record, code).orElseThrow(() -> missing(trial, "unit " + code)));
+        Optional<UnitCode> chosen = unit.map(code -> unit(record, code));
         model.addAttribute(
                 "page",
                 BenchPage.of(
@@ -87,12 +86,15 @@ class BenchController {
         return "bench/bench";
     }
 
-    private static NotFound missing(long trial, String what) {
-        return new NotFound("This trial has no " + what + ".", "/trials/" + trial + "/bench", "Back to the bench");
+    /** The unit of a typed code. */
+    static UnitCode unit(TrialRecord record, String code) {
+        return record.called(code)
+                .map(ExperimentalUnit::code)
+                .orElseThrow(() -> missing(record.trial().id().value(), "unit " + code));
     }
 
-    private static Optional<UnitCode> known(TrialRecord record, String code) {
-        return UnitPage.unit(record, code).map(ExperimentalUnit::code);
+    private static NotFound missing(long trial, String what) {
+        return new NotFound("This trial has no " + what + ".", "/trials/" + trial + "/bench", "Back to the bench");
     }
 
     /**
@@ -151,7 +153,7 @@ class BenchController {
             @RequestParam UUID token,
             Station station) {
         TrialRecord record = trials.snapshot(new TrialId(trial));
-        UnitCode code = known(record, unit).orElseThrow(() -> missing(trial, "unit " + unit));
+        UnitCode code = unit(record, unit);
         Look during = record.look(look).orElseThrow(() -> missing(trial, "look " + look));
         if (note.strip().length() > Mishap.LONGEST_NOTE) {
             throw new Refusal("A note has at most " + Mishap.LONGEST_NOTE + " characters; this one has "

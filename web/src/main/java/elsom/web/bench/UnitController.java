@@ -1,16 +1,14 @@
 package elsom.web.bench;
 
 import elsom.core.design.Rotation;
-import elsom.core.plan.Origin;
-import elsom.core.plan.Plan;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import elsom.web.kit.TrialHeader;
-import elsom.web.platform.NotFound;
 import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -35,15 +33,13 @@ class UnitController {
     @GetMapping("/trials/{trial}/units/{code}")
     String show(@PathVariable long trial, @PathVariable String code, Model model) {
         TrialRecord record = trials.snapshot(new TrialId(trial));
-        UnitCode unit = UnitPage.unit(record, code)
-                .orElseThrow(() -> new NotFound(
-                        "This trial has no unit " + code + ".", "/trials/" + trial + "/bench", "Back to the bench"))
-                .code();
+        UnitCode unit = BenchController.unit(record, code);
+        Instant now = clock.instant();
         model.addAttribute(
                 "page",
                 UnitPage.of(
-                        TrialHeader.of(record, clock.instant(), TrialHeader.Step.BENCH),
-                        Rotation.at(record, clock.instant()),
+                        TrialHeader.of(record, now, TrialHeader.Step.BENCH),
+                        Rotation.at(record, now),
                         unit,
                         earlier(record, unit)));
         return "bench/unit";
@@ -52,23 +48,17 @@ class UnitController {
     /** The trials the unit was in before, the latest first. */
     private List<TrialRecord> earlier(TrialRecord record, UnitCode unit) {
         List<TrialRecord> stages = new ArrayList<>();
-        Optional<TrialRecord> before = before(record.trial().id(), unit);
-        while (before.isPresent() && !stages.contains(before.get())) {
+        for (Optional<TrialRecord> before = before(record, unit); before.isPresent(); ) {
             stages.add(before.get());
-            before = before(before.get().trial().id(), unit);
+            before = before(before.get(), unit);
         }
         return stages;
     }
 
-    /** The trial a unit was kept from; empty when it was new, or when that trial is not in this store. */
-    private Optional<TrialRecord> before(TrialId id, UnitCode unit) {
-        Plan plan = plans.plan(id);
-        Origin origin = plan.origin();
-        if (origin == null || plan.kept().stream().noneMatch(kept -> kept.unit().equals(unit))) {
-            return Optional.empty();
-        }
-        return trials.find(new TrialId(origin.trial()))
-                .filter(record -> record.trial().question().equals(origin.question()))
-                .filter(record -> record.unit(unit).isPresent());
+    /** The trial a unit was kept from; empty when it was new. */
+    private Optional<TrialRecord> before(TrialRecord record, UnitCode unit) {
+        TrialId id = record.trial().id();
+        boolean kept = plans.plan(id).kept().stream().anyMatch(one -> one.unit().equals(unit));
+        return kept ? plans.earlier(id).filter(stage -> stage.unit(unit).isPresent()) : Optional.empty();
     }
 }

@@ -15,7 +15,6 @@ import elsom.web.kit.TrialHeader;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.IntStream;
 
 /** All readings of a unit. */
@@ -43,12 +42,6 @@ record UnitPage(TrialHeader header, String code, Swatch swatch, String place, St
                 Places.words(record, unit),
                 "/trials/" + record.trial().id() + "/bench?unit=" + code,
                 stages);
-    }
-
-    static Optional<ExperimentalUnit> unit(TrialRecord record, String code) {
-        return record.units().stream()
-                .filter(unit -> unit.code().value().equalsIgnoreCase(code.strip()))
-                .findFirst();
     }
 
     private static Stage stage(TrialRecord record, UnitCode code, String question) {

@@ -8,7 +8,6 @@ import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Influence;
 import elsom.core.trial.Outline;
 import elsom.core.trial.Side;
-import elsom.core.trial.Texture;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -251,7 +250,7 @@ public record BenchMap(List<Drawn> benches) {
                 cells.add(Cell.of(
                         unit,
                         record.treatment(unit).name(),
-                        record.treatment(unit).texture() == Texture.PLAIN
+                        record.treatment(unit).hidden()
                                 ? ""
                                 : record.treatment(unit).code(),
                         shape,

@@ -17,6 +17,7 @@ import elsom.web.kit.Times;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /**
@@ -70,6 +71,7 @@ record OverviewPage(
             Plan plan,
             Protocol protocol,
             List<Amendment> amendments,
+            Optional<TrialRecord> earlier,
             Instant now) {
         Instant start = record.trial().start();
         String bench = "/trials/" + record.trial().id() + "/bench";
@@ -97,7 +99,7 @@ record OverviewPage(
                 plan.rules().blind(),
                 hidden,
                 origin(plan),
-                plan.origin() == null ? "" : "/trials/" + plan.origin().trial(),
+                earlier.map(before -> "/trials/" + before.trial().id()).orElse(""),
                 bench,
                 record.nextLook().map(look -> "Go to the bench: " + look.name()).orElse("Look at the bench"));
     }

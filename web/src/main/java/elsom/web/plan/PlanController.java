@@ -17,7 +17,6 @@ import elsom.web.trial.Trials;
 import jakarta.servlet.http.HttpServletRequest;
 import java.security.SecureRandom;
 import java.time.Clock;
-import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
@@ -115,7 +114,9 @@ class PlanController {
             case DATES -> DatesPages.DatesPage.of(frame, plan, form, problems);
             case READY -> ReadyPage.of(frame, trials.key(id), plan, protocol);
             case LABELS -> LabelsPage.of(frame, record, plan);
-            case START -> OverviewPage.of(frame, record, plan, protocol, plans.amendments(id), clock.instant());
+            case START ->
+                OverviewPage.of(
+                        frame, record, plan, protocol, plans.amendments(id), plans.earlier(id), clock.instant());
         };
     }
 
@@ -214,11 +215,9 @@ class PlanController {
         TrialRecord before = trials.key(id);
         Plan plan = plans.plan(id);
         BenchPosition to = place(before, bench, row, column);
-        UnitCode code = before.units().stream()
-                .map(one -> one.code())
-                .filter(known -> known.value().equalsIgnoreCase(unit.strip()))
-                .findFirst()
-                .orElseThrow(() -> new Refusal("There is no unit “" + unit + "” on the bench."));
+        UnitCode code = before.called(unit)
+                .orElseThrow(() -> new Refusal("There is no unit “" + unit + "” on the bench."))
+                .code();
         plans.revise(id, plan.with(plan.arrangement().moved(new Arrangement.Move(code, to))));
         TrialRecord record = trials.key(id);
         model.addAttribute("balance", LayoutPage.BalanceView.of(record));
@@ -243,20 +242,15 @@ class PlanController {
         return at;
     }
 
-    /** Starts the trial, with looks that count from the planned start or from now. */
+    /** Starts the trial, with looks at their planned times or from now on. */
     @PostMapping("/start")
     String start(@PathVariable long trial, @RequestParam(defaultValue = "false") boolean now) {
         TrialId id = new TrialId(trial);
-        Plan plan = plans.plan(id);
-        plan.layoutProblem().ifPresent(problem -> {
-            throw new Refusal(problem);
-        });
-        if (now && !plan.schedule().endsTogether()) {
-            plans.revise(
-                    id,
-                    plan.with(plan.schedule().startingTogether(clock.instant().truncatedTo(ChronoUnit.MINUTES))));
+        if (now) {
+            plans.startNow(id);
+        } else {
+            plans.start(id);
         }
-        plans.start(id);
         return "redirect:/trials/" + trial + "/bench";
     }
 

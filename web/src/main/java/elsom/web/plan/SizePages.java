@@ -47,8 +47,7 @@ final class SizePages {
             Optional<PastScatter> scatter =
                     PastScatter.of(past, measure.endpoint().code());
             boolean scored = Outlook.scored(measure);
-            double usual = scatter.map(found -> scored ? found.sd() / Outlook.scale(measure) : found.cv())
-                    .orElse(measure.typicalCv());
+            double usual = Outlook.scatter(measure, scatter);
             double typed = problems.amount(
                     "cv",
                     form.text("cv"),
@@ -147,15 +146,14 @@ final class SizePages {
         static SizeChart of(Outlook outlook, int here) {
             OptionalDouble matters = outlook.matters();
             boolean scored = Outlook.scored(outlook.measure());
-            double factor = scored ? Outlook.scale(outlook.measure()) : 100;
             return new SizeChart(
                     outlook.rows().stream()
                             .filter(row -> !Double.isInfinite(row.detectable()))
                             .map(row -> new SizePoint(
-                                    row.replicates(), row.detectable() * factor, outlook.shown(row.detectable())))
+                                    row.replicates(), outlook.drawn(row.detectable()), outlook.shown(row.detectable())))
                             .toList(),
                     here,
-                    matters.isPresent() ? matters.getAsDouble() * factor : -1,
+                    matters.isPresent() ? outlook.drawn(matters.getAsDouble()) : -1,
                     scored ? "points" : "%",
                     matters.isPresent() ? outlook.shown(matters.getAsDouble()) : "");
         }

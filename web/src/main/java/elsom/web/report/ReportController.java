@@ -5,6 +5,7 @@ import elsom.core.trial.TrialRecord;
 import elsom.web.findings.WorkedOut;
 import elsom.web.kit.ClosedPage;
 import elsom.web.kit.TrialHeader;
+import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
 import java.time.Clock;
 import java.util.Optional;
@@ -18,11 +19,13 @@ import org.springframework.web.bind.annotation.PathVariable;
 @Controller
 class ReportController {
     private final Trials trials;
+    private final Plans plans;
     private final WorkedOut workedOut;
     private final Clock clock;
 
-    ReportController(Trials trials, WorkedOut workedOut, Clock clock) {
+    ReportController(Trials trials, Plans plans, WorkedOut workedOut, Clock clock) {
         this.trials = trials;
+        this.plans = plans;
         this.workedOut = workedOut;
         this.clock = clock;
     }
@@ -35,7 +38,15 @@ class ReportController {
             model.addAttribute("page", closed.get());
             return "kit/closed";
         }
-        model.addAttribute("page", ReportPage.of(record, workedOut.of(record, OptionalInt.empty()), clock.instant()));
+        TrialId id = record.trial().id();
+        model.addAttribute(
+                "page",
+                ReportPage.of(
+                        record,
+                        plans.plan(id),
+                        plans.amendments(id),
+                        workedOut.of(record, OptionalInt.empty()),
+                        clock.instant()));
         return "report/report";
     }
 }

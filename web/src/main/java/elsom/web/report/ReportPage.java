@@ -1,5 +1,8 @@
 package elsom.web.report;
 
+import elsom.core.plan.Amendment;
+import elsom.core.plan.Plan;
+import elsom.core.protocol.WaterHolding;
 import elsom.core.quantity.Decimals;
 import elsom.core.trial.Bench;
 import elsom.core.trial.Container;
@@ -26,9 +29,10 @@ record ReportPage(
         List<FindingsPage> places,
         List<String> method,
         List<String> wentWrong,
+        List<String> changed,
         String printed) {
 
-    static ReportPage of(TrialRecord record, Findings findings, Instant now) {
+    static ReportPage of(TrialRecord record, Plan plan, List<Amendment> amendments, Findings findings, Instant now) {
         List<FindingsPage> places = record.benches().stream()
                 .map(bench -> FindingsPage.of(record, findings, bench.number(), TrialHeader.Step.REPORT, now))
                 .toList();
@@ -36,12 +40,19 @@ record ReportPage(
                 places.get(0).header(),
                 places.get(0),
                 places,
-                method(record),
+                method(record, plan),
                 wentWrong(record),
+                amendments.stream().map(amendment -> changed(record, amendment)).toList(),
                 Times.dayAndTime(now, record.trial().zone()));
     }
 
-    private static List<String> method(TrialRecord record) {
+    private static String changed(TrialRecord record, Amendment amendment) {
+        return String.join(" ", amendment.changes()) + " Why: " + amendment.reason() + " ("
+                + amendment.station() + ", "
+                + Times.dayAndTime(amendment.at(), record.trial().zone()) + ").";
+    }
+
+    private static List<String> method(TrialRecord record, Plan plan) {
         int replicates =
                 record.units().stream().mapToInt(u -> u.replicate()).max().orElse(0);
         String fills = record.containers().stream()
@@ -53,14 +64,23 @@ record ReportPage(
                         ? " in each of "
                                 + record.benches().stream().map(Bench::name).collect(Collectors.joining(" and "))
                         : " on " + record.bench(1).name())
-                + ", in randomised complete blocks (seed " + record.trial().seed() + ").");
+                + ", laid out by lot: "
+                + plan.arrangement().kind().label().toLowerCase(Locale.ROOT) + " (seed "
+                + record.trial().seed() + ").");
         method.add("Containers: " + fills + ".");
         method.add("Started "
                 + Times.dayAndTime(record.trial().start(), record.trial().zone()) + "; looks: "
                 + record.looks().stream().map(Look::name).collect(Collectors.joining(", ")) + ".");
-        method.add("Due for water at " + Decimals.percent(record.trial().refillFraction(), 0)
-                + " % of the water held after draining. Watering: "
-                + record.trial().watering().label().toLowerCase(Locale.ROOT) + ".");
+        if (record.endpoints().stream().anyMatch(endpoint -> endpoint.code().equals(WaterHolding.WET))) {
+            method.add("Due for water at " + Decimals.percent(record.trial().refillFraction(), 0)
+                    + " % of the water held after draining. Watering: "
+                    + record.trial().watering().label().toLowerCase(Locale.ROOT) + ".");
+        }
+        plan.asked().measures().stream()
+                .filter(measure -> !measure.rule().isEmpty())
+                .map(measure -> measure.endpoint().name() + ": " + measure.rule()
+                        + (measure.scorer().isEmpty() ? "" : "; by " + measure.scorer()) + ".")
+                .forEach(method::add);
         return method;
     }
 

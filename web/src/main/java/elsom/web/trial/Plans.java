@@ -2,6 +2,7 @@ package elsom.web.trial;
 
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Asked;
+import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanChanges;
 import elsom.core.plan.PlanRecovery;
@@ -15,6 +16,8 @@ import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.platform.Refusal;
 import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -61,6 +64,17 @@ public class Plans {
         return plans.amendments(id).stream().map(Rows.AmendmentRow::amendment).toList();
     }
 
+    /** The earlier trial a plan was made from; empty when it has none, or when that trial is in another store. */
+    @Transactional(readOnly = true)
+    public Optional<TrialRecord> earlier(TrialId id) {
+        Origin origin = plan(id).origin();
+        // Numbers tell nothing in a store the plan was sent to: the trial must be an earlier one that asks the same.
+        return origin == null || origin.trial() >= id.value()
+                ? Optional.empty()
+                : trials.find(new TrialId(origin.trial()))
+                        .filter(record -> record.trial().question().equals(origin.question()));
+    }
+
     /** A trial with all that belongs to it. */
     @Transactional(readOnly = true)
     public WholeTrial whole(TrialId id) {
@@ -91,11 +105,31 @@ public class Plans {
         plans.update(id, plan.sketch(id).trial());
     }
 
-    /** Freezes the plan and draws the trial from it. */
+    /** Freezes the plan and draws the trial from it, with looks at their planned times. */
     @Transactional
     public void start(TrialId id) {
         draft(id);
+        start(id, plan(id));
+    }
+
+    /** Starts a trial whose treatments start together with its first look or its start due now. */
+    @Transactional
+    public void startNow(TrialId id) {
+        draft(id);
         Plan plan = plan(id);
+        if (plan.schedule().endsTogether()) {
+            throw new Refusal("This trial ends together, so its starts are settled. Change the end under “Dates”.");
+        }
+        Instant now = clock.instant().truncatedTo(ChronoUnit.MINUTES);
+        Plan moved = plan.with(plan.schedule().beginningAt(now));
+        plans.keep(id, PlanJson.write(moved));
+        start(id, moved);
+    }
+
+    private void start(TrialId id, Plan plan) {
+        plan.layoutProblem().ifPresent(problem -> {
+            throw new Refusal(problem);
+        });
         TrialRecord drawn = plan.draw(id);
         if (drawn.looks().isEmpty()) {
             throw new Refusal("The plan has no look yet: nothing would be measured.");
