@@ -7,6 +7,7 @@ import elsom.core.mix.Mix;
 import elsom.core.quantity.Decimals;
 import elsom.core.trial.TreatmentProperty;
 import elsom.core.verdict.Flag;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -14,6 +15,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * What a plan can't answer, said before anything is sown: no control, one unit each, two things changed together, equal
@@ -51,6 +53,7 @@ public final class PlanCheck {
         PlanCheck check = new PlanCheck(plan);
         check.flags.addAll(ofTreatments(plan));
         check.questions();
+        check.looks();
         check.size();
         check.flags.sort((a, b) -> b.severity().compareTo(a.severity()));
         return List.copyOf(check.flags);
@@ -255,6 +258,26 @@ public final class PlanCheck {
                         "No look measures what “" + asked.sentence(plan) + "” asks about.",
                         "It can't be answered.",
                         "Tick that endpoint at a look.");
+            }
+        }
+    }
+
+    /** With staggered starts, what a look would find nothing of yet. */
+    private void looks() {
+        for (PlannedLook look : plan.schedule().looks()) {
+            Instant at = plan.schedule().start().plus(look.after());
+            String absent = IntStream.rangeClosed(1, all.size())
+                    .filter(number -> plan.schedule().endsTogether()
+                            && plan.schedule().startOf(number).isAfter(at))
+                    .mapToObj(number -> all.get(number - 1).name())
+                    .collect(Collectors.joining(", "));
+            if (!absent.isEmpty()) {
+                flag(
+                        Flag.Severity.NOTE,
+                        "Look “" + look.name() + "” comes before " + absent
+                                + (absent.contains(", ") ? " start." : " starts."),
+                        "There is nothing to read of them yet, so the look stays incomplete.",
+                        "Move it after the last start, or read the others only.");
             }
         }
     }

@@ -162,6 +162,22 @@ class PlanCheckTest {
     }
 
     @Test
+    void aLookBeforeATreatmentStartsIsSaid() {
+        Plan plan = APlan.of("brew")
+                .list("long", "short")
+                .endingTogether(
+                        APlan.START.plus(java.time.Duration.ofHours(36)),
+                        java.time.Duration.ofHours(36),
+                        java.time.Duration.ofHours(12))
+                .plan();
+        assertThat(plan.schedule().looks().get(0).after()).isEqualTo(java.time.Duration.ofHours(18));
+        assertThat(seen(plan))
+                .contains("Look “" + plan.schedule().looks().get(0).name() + "” comes before short starts.");
+        Plan together = plan.with(plan.schedule().startingTogether(APlan.START));
+        assertThat(seen(together)).noneMatch(text -> text.contains("comes before"));
+    }
+
+    @Test
     void aMixThatCannotBeReadIsSaid() {
         assertThat(seen(APlan.ofGrowth()
                         .list("leaf mould", "3 leaf mould + zero GW-32 + -1 x")

@@ -68,8 +68,7 @@ record ReportPage(
                 + plan.arrangement().kind().label().toLowerCase(Locale.ROOT) + " (seed "
                 + record.trial().seed() + ").");
         method.add("Containers: " + fills + ".");
-        method.add("Started "
-                + Times.dayAndTime(record.trial().start(), record.trial().zone()) + "; looks: "
+        method.add("Started " + starts(record, plan) + "; looks: "
                 + record.looks().stream().map(Look::name).collect(Collectors.joining(", ")) + ".");
         if (record.endpoints().stream().anyMatch(endpoint -> endpoint.code().equals(WaterHolding.WET))) {
             method.add("Due for water at " + Decimals.percent(record.trial().refillFraction(), 0)
@@ -82,6 +81,14 @@ record ReportPage(
                         + (measure.scorer().isEmpty() ? "" : "; by " + measure.scorer()) + ".")
                 .forEach(method::add);
         return method;
+    }
+
+    /** One time for all, or the time of each group of treatments. */
+    private static String starts(TrialRecord record, Plan plan) {
+        return plan.starts().entrySet().stream()
+                .map(start -> Times.dayAndTime(start.getKey(), record.trial().zone())
+                        + (plan.starts().size() > 1 ? ": " + String.join(", ", start.getValue()) : ""))
+                .collect(Collectors.joining("; "));
     }
 
     private static String container(TrialRecord record, Container container) {
