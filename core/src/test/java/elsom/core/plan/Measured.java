@@ -6,9 +6,12 @@ import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Instrument;
 import elsom.core.trial.Look;
+import elsom.core.trial.Mishap;
+import elsom.core.trial.MishapKind;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.ReadingRef;
+import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -25,8 +28,13 @@ public final class Measured {
 
     /** A plan's trial, started. */
     public static Measured started(Plan plan) {
-        TrialRecord draft = plan.draw(new elsom.core.trial.TrialId(1));
+        TrialRecord draft = plan.draw(new TrialId(1));
         return new Measured(draft.with(draft.trial().begun(false)));
+    }
+
+    /** A trial as it stands. */
+    public static Measured of(TrialRecord record) {
+        return new Measured(record);
     }
 
     public TrialRecord record() {
@@ -76,6 +84,25 @@ public final class Measured {
                 Instrument.HAND,
                 before,
                 before == null ? null : CorrectionReason.MISTYPED));
+        return holding(readings, record.mishaps());
+    }
+
+    /** Loses a unit before a look. */
+    public Measured lose(ExperimentalUnit unit, Look look) {
+        List<Mishap> mishaps = new ArrayList<>(record.mishaps());
+        mishaps.add(new Mishap(
+                mishaps.size() + 1,
+                MishapKind.LOST,
+                "slug",
+                List.of(unit.code()),
+                look.number(),
+                look.plannedAt(record.trial().start()),
+                "Bench A",
+                null));
+        return holding(record.readings(), mishaps);
+    }
+
+    private Measured holding(List<Reading> readings, List<Mishap> mishaps) {
         record = TrialRecord.of(
                 record.trial(),
                 record.treatments(),
@@ -85,7 +112,7 @@ public final class Measured {
                 record.endpoints(),
                 record.looks(),
                 readings,
-                record.mishaps());
+                mishaps);
         return this;
     }
 }

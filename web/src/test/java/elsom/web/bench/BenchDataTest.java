@@ -2,124 +2,80 @@ package elsom.web.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import elsom.core.plan.Plan;
+import elsom.core.plan.Measured;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
-import elsom.core.trial.Instrument;
 import elsom.core.trial.Look;
-import elsom.core.trial.Mishap;
-import elsom.core.trial.MishapKind;
 import elsom.core.trial.Reading;
-import elsom.core.trial.ReadingId;
-import elsom.core.trial.ReadingRef;
-import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.GrowthPlan;
 import elsom.web.exchange.ExchangeFixture;
 import elsom.web.kit.TrialHeader;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** What the bench's script is told: each observation of a look in the order of the walk, and where to begin. */
 class BenchDataTest {
-    private final Plan plan = GrowthPlan.plan();
-    private TrialRecord record = begun();
-    private final Look look = record.looks().stream()
-            .filter(one -> one.endpoints().contains(new EndpointCode("height")))
-            .findFirst()
-            .orElseThrow();
+    private final Measured trial = Measured.started(GrowthPlan.plan());
+    private final Look look = trial.lookFor("height");
 
-    private TrialRecord begun() {
-        TrialRecord draft = plan.draw(new TrialId(3));
-        return draft.with(draft.trial().begun(false));
+    private TrialRecord record() {
+        return trial.record();
     }
 
     private BenchData data() {
-        return BenchData.of(record, look, "NOW", Optional.empty());
-    }
-
-    private void read(ExperimentalUnit unit, String endpoint, int sub, double value) {
-        ReadingRef ref = new ReadingRef(unit.code(), look.number(), new EndpointCode(endpoint), sub);
-        List<Reading> readings = new ArrayList<>(record.readings());
-        readings.add(new Reading(
-                new ReadingId(readings.size() + 1),
-                ref,
-                value,
-                Double.toString(value),
-                record.endpoint(ref.endpoint()).unit(),
-                GrowthPlan.START,
-                GrowthPlan.START,
-                "Bench A",
-                Instrument.HAND,
-                null,
-                null));
-        rebuilt(readings, record.mishaps());
-    }
-
-    private void rebuilt(List<Reading> readings, List<Mishap> mishaps) {
-        record = TrialRecord.of(
-                record.trial(),
-                record.treatments(),
-                record.containers(),
-                record.benches(),
-                record.units(),
-                record.endpoints(),
-                record.looks(),
-                readings,
-                mishaps);
+        return BenchData.of(record(), look, "NOW", Optional.empty());
     }
 
     @Test
     void everySubReadingIsATaskOfItsOwn() {
         int each = look.endpoints().stream()
-                .mapToInt(code -> record.endpoint(code).readingsEach())
+                .mapToInt(code -> record().endpoint(code).readingsEach())
                 .sum();
         assertThat(each).isGreaterThan(look.endpoints().size());
         BenchData data = data();
-        assertThat(data.tasks()).hasSize(each * record.units().size());
+        assertThat(data.tasks()).hasSize(each * record().units().size());
         assertThat(data.tasks()).extracting(BenchData.Task::key).doesNotHaveDuplicates();
         assertThat(data.tasks().get(1).endpointName()).isEqualTo("Height, 2 of 3");
-        assertThat(data.startUnit()).isEqualTo(record.benchOrder().get(0).code().value());
+        assertThat(data.startUnit())
+                .isEqualTo(record().benchOrder().get(0).code().value());
     }
 
     @Test
     void theWalkGoesOnWhereAReadingIsMissing() {
-        ExperimentalUnit first = record.benchOrder().get(0);
-        read(first, "height", 1, 12);
-        read(first, "height", 2, 13);
+        ExperimentalUnit first = record().benchOrder().get(0);
+        trial.add(first, look, "height", 1, 12);
+        trial.add(first, look, "height", 2, 13);
         BenchData data = data();
         assertThat(data.start()).isEqualTo(first.code() + "/height/3");
-        assertThat(record.progress(look).done()).isZero();
-        read(first, "height", 3, 11);
+        assertThat(record().progress(look).done()).isZero();
+        trial.add(first, look, "height", 3, 11);
         for (EndpointCode code : look.endpoints()) {
             if (!code.value().equals("height")) {
-                read(first, code.value(), 1, 4);
+                trial.add(first, look, code.value(), 1, 4);
             }
         }
-        assertThat(record.progress(look).done()).isOne();
+        assertThat(record().progress(look).done()).isOne();
         assertThat(data().startUnit())
-                .isEqualTo(record.benchOrder().get(1).code().value());
+                .isEqualTo(record().benchOrder().get(1).code().value());
     }
 
     @Test
     void aUnitThatIsAskedForIsTheStart() {
-        ExperimentalUnit fifth = record.benchOrder().get(4);
-        BenchData data = BenchData.of(record, look, "NOW", Optional.of(fifth.code()));
+        ExperimentalUnit fifth = record().benchOrder().get(4);
+        BenchData data = BenchData.of(record(), look, "NOW", Optional.of(fifth.code()));
         assertThat(data.startUnit()).isEqualTo(fifth.code().value());
     }
 
     @Test
     void aLostUnitIsPassedBy() {
-        ExperimentalUnit first = record.benchOrder().get(0);
-        rebuilt(
-                List.of(),
-                List.of(new Mishap(
-                        1, MishapKind.LOST, "slug", List.of(first.code()), 1, GrowthPlan.START, "Bench A", null)));
+        ExperimentalUnit first = record().benchOrder().get(0);
+        trial.lose(first, record().looks().get(0));
         BenchData data = data();
         assertThat(data.tasks().get(0).lost()).isEqualTo(1);
-        assertThat(data.startUnit()).isEqualTo(record.benchOrder().get(1).code().value());
+        assertThat(data.startUnit())
+                .isEqualTo(record().benchOrder().get(1).code().value());
     }
 
     @Test
