@@ -7,6 +7,7 @@ import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.sli
 import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.core.importer.Location;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchCondition;
@@ -19,8 +20,18 @@ import org.springframework.modulith.core.ApplicationModules;
 import org.springframework.stereotype.Controller;
 
 /** The rules of the house that a compiler can't hold. */
-@AnalyzeClasses(packages = "elsom", importOptions = ImportOption.DoNotIncludeTests.class)
+@AnalyzeClasses(
+        packages = "elsom",
+        importOptions = {ImportOption.DoNotIncludeTests.class, ArchitectureTest.NoTestJars.class})
 class ArchitectureTest {
+    /** Core's test builders come as a jar of their own. */
+    static final class NoTestJars implements ImportOption {
+        @Override
+        public boolean includes(Location location) {
+            return !location.contains("-tests.jar");
+        }
+    }
+
     @ArchTest
     static final ArchRule coreKnowsNoFramework = classes()
             .that()
