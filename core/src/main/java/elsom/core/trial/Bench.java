@@ -48,6 +48,11 @@ public record Bench(
         return new Bench(number, name, rows, columns, 0, 0, Side.TOP, Side.RIGHT, LightMap.NONE, List.of(), false);
     }
 
+    /** Whether a place is on this bench. */
+    public boolean has(BenchPosition at) {
+        return at.bench() == number && at.row() <= rows && at.column() <= columns;
+    }
+
     /** Whether a place is on the rim, where units dry and light differs. */
     public boolean rim(BenchPosition at) {
         return at.row() == 1 || at.row() == rows || at.column() == 1 || at.column() == columns;

@@ -1,76 +1,62 @@
 package elsom.core.trial;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
-/** A trial with all that was recorded, as it stood at one instant. Immutable; lookups are indexed. */
+/**
+ * A trial with all that was recorded, as it stood at one instant. Immutable; lookups are indexed; a record with a reading
+ * more shares all but the touched part with the one before.
+ */
 public final class TrialRecord {
     /** What a treatment is called while the trial is blind. */
     public static final String HIDDEN = "hidden until unblinding";
 
-    private final Trial trial;
-    private final List<Treatment> treatments;
-    private final List<Container> containers;
-    private final List<Bench> benches;
-    private final List<ExperimentalUnit> units;
-    private final List<Endpoint> endpoints;
-    private final List<Look> looks;
-    private final List<Reading> readings;
-    private final List<Mishap> mishaps;
-    private final List<Progress> progress;
-    private List<Chore> chores = List.of();
-    private final Map<ReadingRef, Reading> current = new HashMap<>();
-    private final Map<UnitCode, ExperimentalUnit> byCode = new LinkedHashMap<>();
-    private final Map<ReadingRef, List<Reading>> histories = new HashMap<>();
-    private final Map<EndpointCode, Endpoint> endpointsByCode = new HashMap<>();
-    private final Map<String, Container> containersByName = new HashMap<>();
+    private static final Comparator<ExperimentalUnit> ALONG_THE_SHELF_AND_BACK = Comparator.comparing(
+                    (ExperimentalUnit unit) -> unit.position().bench())
+            .thenComparing(unit -> unit.position().row())
+            .thenComparing(unit -> unit.position().row() % 2 == 0
+                    ? -unit.position().column()
+                    : unit.position().column());
 
+    private final Trial trial;
+    private final Setup setup;
+    private final ReadingLog log;
+    private final List<Mishap> mishaps;
+    private final Map<UnitCode, Mishap> endings;
+    private final List<Progress> progress;
+    private final List<Chore> chores;
+
+    /** Progress is counted when it is not given. */
     private TrialRecord(
             Trial trial,
-            List<Treatment> treatments,
-            List<Container> containers,
-            List<Bench> benches,
-            List<ExperimentalUnit> units,
-            List<Endpoint> endpoints,
-            List<Look> looks,
-            List<Reading> readings,
-            List<Mishap> mishaps) {
+            Setup setup,
+            ReadingLog log,
+            List<Mishap> mishaps,
+            List<Progress> progress,
+            List<Chore> chores) {
         this.trial = trial;
-        this.treatments = List.copyOf(treatments);
-        this.containers = List.copyOf(containers);
-        this.benches = List.copyOf(benches);
-        this.units = List.copyOf(units);
-        this.endpoints = List.copyOf(endpoints);
-        this.looks = List.copyOf(looks);
-        this.readings =
-                readings.stream().sorted(Comparator.comparing(Reading::id)).toList();
+        this.setup = setup;
+        this.log = log;
         this.mishaps = List.copyOf(mishaps);
-        units.forEach(unit -> byCode.put(unit.code(), unit));
-        endpoints.forEach(endpoint -> endpointsByCode.put(endpoint.code(), endpoint));
-        containers.forEach(container -> containersByName.put(container.name(), container));
-        this.readings.forEach(reading -> {
-            current.put(reading.ref(), reading);
-            histories.computeIfAbsent(reading.ref(), ref -> new ArrayList<>()).add(reading);
-        });
-        current.values().removeIf(reading -> reading.value() == null);
-        this.progress = this.looks.stream().map(this::counted).toList();
+        this.endings = endings(mishaps);
+        this.progress =
+                progress.isEmpty() ? setup.looks.stream().map(this::counted).toList() : List.copyOf(progress);
+        this.chores = List.copyOf(chores);
     }
 
     /**
      * A snapshot of these records.
      *
-     * @throws IllegalArgumentException if a unit, look or reading names something the trial does not have
+     * @throws IllegalArgumentException if a unit, look, reading or mishap names something the trial does not have, or a
+     *     reading is one that its endpoint can't have
      */
     public static TrialRecord of(
             Trial trial,
@@ -82,36 +68,73 @@ public final class TrialRecord {
             List<Look> looks,
             List<Reading> readings,
             List<Mishap> mishaps) {
-        TrialRecord made =
-                new TrialRecord(trial, treatments, containers, benches, units, endpoints, looks, readings, mishaps);
-        List<String> problems = made.problems();
+        Setup setup = new Setup(treatments, containers, benches, units, endpoints, looks);
+        TrialRecord bare = new TrialRecord(trial, setup, ReadingLog.of(List.of()), List.of(), List.of(), List.of());
+        List<String> problems = new ArrayList<>(setup.problems());
+        readings.forEach(reading -> bare.problem(reading).ifPresent(problems::add));
+        mishaps.forEach(mishap -> bare.problem(mishap).ifPresent(problems::add));
         if (!problems.isEmpty()) {
-            throw new IllegalArgumentException(String.join("; ", problems));
+            throw new IllegalArgumentException(shortened(problems));
         }
-        return made;
+        return new TrialRecord(trial, setup, ReadingLog.of(readings), mishaps, List.of(), List.of());
+    }
+
+    private static String shortened(List<String> problems) {
+        int most = 20;
+        String listed = String.join("; ", problems.subList(0, Math.min(most, problems.size())));
+        return problems.size() > most ? listed + "; and " + (problems.size() - most) + " more" : listed;
+    }
+
+    private static Map<UnitCode, Mishap> endings(List<Mishap> mishaps) {
+        Map<UnitCode, Mishap> endings = new HashMap<>();
+        for (Mishap mishap : mishaps) {
+            if (mishap.stands() && mishap.kind().endsUnit()) {
+                mishap.units().forEach(unit -> endings.merge(unit, mishap, (a, b) -> b.look() < a.look() ? b : a));
+            }
+        }
+        return endings;
     }
 
     /** This trial under another number or stage. */
     public TrialRecord with(Trial changed) {
-        return copy(changed, treatments, units, chores);
+        return new TrialRecord(changed, setup, log, mishaps, progress, chores);
     }
 
     /** This trial with what else is to be done in it. */
     public TrialRecord with(List<Chore> planned) {
-        return copy(trial, treatments, units, planned);
+        return new TrialRecord(trial, setup, log, mishaps, progress, planned);
     }
 
     /** This trial with its units on other places. */
     public TrialRecord standing(List<ExperimentalUnit> moved) {
-        return copy(trial, treatments, moved, chores);
+        return new TrialRecord(trial, setup.with(setup.treatments, moved), log, mishaps, progress, chores);
     }
 
-    private TrialRecord copy(
-            Trial ofTrial, List<Treatment> ofTreatments, List<ExperimentalUnit> ofUnits, List<Chore> planned) {
-        TrialRecord copy = new TrialRecord(
-                ofTrial, ofTreatments, containers, benches, ofUnits, endpoints, looks, readings, mishaps);
-        copy.chores = List.copyOf(planned);
-        return copy;
+    /**
+     * This trial with readings entered after all that it holds.
+     *
+     * @param entered in order of entry
+     * @throws IllegalArgumentException if the trial does not plan such an observation, or it can't have such a value
+     */
+    public TrialRecord plus(List<Reading> entered) {
+        entered.forEach(reading -> problem(reading).ifPresent(problem -> {
+            throw new IllegalArgumentException(problem);
+        }));
+        TrialRecord longer = new TrialRecord(trial, setup, log.plus(entered), mishaps, progress, chores);
+        Set<Integer> touched = new HashSet<>();
+        entered.forEach(reading -> touched.add(reading.ref().look()));
+        return touched.isEmpty() ? this : longer.recounted(touched);
+    }
+
+    private TrialRecord recounted(Set<Integer> touched) {
+        List<Progress> counts = new ArrayList<>(progress);
+        touched.forEach(look -> counts.set(look - 1, counted(setup.looks.get(look - 1))));
+        return new TrialRecord(trial, setup, log, mishaps, counts, chores);
+    }
+
+    /** This trial with what went wrong in it, in all. */
+    public TrialRecord withMishaps(List<Mishap> all) {
+        return all.equals(mishaps) ? this : new TrialRecord(trial, setup, log, all, List.of(), chores);
     }
 
     /**
@@ -122,49 +145,37 @@ public final class TrialRecord {
         Treatment hidden = new Treatment(
                 1, Treatment.codeFor(1), HIDDEN, "", "", ControlKind.NONE, Texture.PLAIN, Tint.SLATE, Map.of());
         List<ExperimentalUnit> plain = new ArrayList<>();
-        for (ExperimentalUnit unit : units) {
+        for (ExperimentalUnit unit : setup.units) {
             plain.add(unit.as(1, plain.size() + 1));
         }
-        return copy(trial, List.of(hidden), plain, chores);
+        return new TrialRecord(trial, setup.with(List.of(hidden), plain), log, mishaps, progress, chores);
     }
 
-    private List<String> problems() {
-        List<String> problems = new ArrayList<>();
-        Set<String> containerNames = containers.stream().map(Container::name).collect(Collectors.toSet());
-        Set<EndpointCode> known = endpoints.stream().map(Endpoint::code).collect(Collectors.toSet());
-        if (byCode.size() < units.size()) {
-            problems.add("two units share a code");
+    /** What is wrong with a reading of this trial; empty when nothing is. */
+    private Optional<String> problem(Reading reading) {
+        if (!has(reading.ref())) {
+            return Optional.of(
+                    "reading " + reading.id() + " is of " + reading.ref() + ", which the trial does not have");
         }
-        Set<BenchPosition> taken = new HashSet<>();
-        for (ExperimentalUnit unit : units) {
-            BenchPosition at = unit.position();
-            if (unit.treatment() > treatments.size()) {
-                problems.add("unit " + unit.code() + " has no treatment " + unit.treatment());
-            }
-            if (!containerNames.contains(unit.container())) {
-                problems.add("unit " + unit.code() + " has no container “" + unit.container() + "”");
-            }
-            if (at.bench() > benches.size()
-                    || at.row() > benches.get(at.bench() - 1).rows()
-                    || at.column() > benches.get(at.bench() - 1).columns()) {
-                problems.add("unit " + unit.code() + " stands outside its bench");
-            } else if (!taken.add(at)) {
-                problems.add("unit " + unit.code() + " stands on another one");
-            }
-        }
-        looks.stream()
-                .filter(look -> !known.containsAll(look.endpoints()))
-                .forEach(look -> problems.add("look " + look.number() + " measures an unknown endpoint"));
-        readings.stream()
-                .filter(reading -> !has(reading.ref()))
-                .forEach(reading -> problems.add(
-                        "reading " + reading.id() + " is of " + reading.ref() + ", which the trial does not have"));
-        return problems;
+        Endpoint endpoint = endpoint(reading.ref().endpoint());
+        Double value = reading.value();
+        return value == null || endpoint.allows(value)
+                ? Optional.empty()
+                : Optional.of("reading " + reading.id() + " of " + endpoint.name() + " must be " + endpoint.lowest()
+                        + " to " + endpoint.highest() + ", got " + value);
+    }
+
+    private Optional<String> problem(Mishap mishap) {
+        boolean fits =
+                look(mishap.look()).isPresent() && setup.unitsByCode.keySet().containsAll(mishap.units());
+        return fits
+                ? Optional.empty()
+                : Optional.of("mishap " + mishap.number() + " is of a look or unit that the trial does not have");
     }
 
     /** Whether this trial plans such an observation. */
     public boolean has(ReadingRef ref) {
-        return byCode.containsKey(ref.unit())
+        return setup.unitsByCode.containsKey(ref.unit())
                 && look(ref.look())
                         .map(look -> look.endpoints().contains(ref.endpoint()))
                         .orElse(false)
@@ -177,33 +188,33 @@ public final class TrialRecord {
     }
 
     public List<Treatment> treatments() {
-        return treatments;
+        return setup.treatments;
     }
 
     public List<Container> containers() {
-        return containers;
+        return setup.containers;
     }
 
     public List<Bench> benches() {
-        return benches;
+        return setup.benches;
     }
 
     /** All units in the order they were drawn. */
     public List<ExperimentalUnit> units() {
-        return units;
+        return setup.units;
     }
 
     public List<Endpoint> endpoints() {
-        return endpoints;
+        return setup.endpoints;
     }
 
     public List<Look> looks() {
-        return looks;
+        return setup.looks;
     }
 
     /** Every reading ever taken, superseded ones too, in order of entry. */
     public List<Reading> readings() {
-        return readings;
+        return log.all();
     }
 
     public List<Mishap> mishaps() {
@@ -216,7 +227,7 @@ public final class TrialRecord {
     }
 
     public Treatment treatment(int number) {
-        return treatments.get(number - 1);
+        return setup.treatments.get(number - 1);
     }
 
     public Treatment treatment(ExperimentalUnit unit) {
@@ -224,40 +235,42 @@ public final class TrialRecord {
     }
 
     public Bench bench(int number) {
-        return benches.get(number - 1);
+        return setup.benches.get(number - 1);
     }
 
     public Optional<ExperimentalUnit> unit(UnitCode code) {
-        return Optional.ofNullable(byCode.get(code));
+        return Optional.ofNullable(setup.unitsByCode.get(code));
     }
 
     /** The unit whose code somebody typed, in capitals or not. */
     public Optional<ExperimentalUnit> called(String typed) {
-        return units.stream()
+        return setup.units.stream()
                 .filter(unit -> unit.code().value().equalsIgnoreCase(typed.strip()))
                 .findFirst();
     }
 
     public Optional<Look> look(int number) {
-        return number >= 1 && number <= looks.size() ? Optional.of(looks.get(number - 1)) : Optional.empty();
+        return number >= 1 && number <= setup.looks.size()
+                ? Optional.of(setup.looks.get(number - 1))
+                : Optional.empty();
     }
 
     public Container container(ExperimentalUnit unit) {
-        return Objects.requireNonNull(containersByName.get(unit.container()));
+        return Objects.requireNonNull(setup.containersByName.get(unit.container()));
     }
 
     public Endpoint endpoint(EndpointCode code) {
-        return Objects.requireNonNull(endpointsByCode.get(code));
+        return Objects.requireNonNull(setup.endpointsByCode.get(code));
     }
 
     /** The reading that stands for an observation; empty when there is none or it was taken back. */
     public Optional<Reading> current(ReadingRef ref) {
-        return Optional.ofNullable(current.get(ref));
+        return latest(ref).filter(reading -> reading.value() != null);
     }
 
     /** All readings of an observation, first to last, taken-back ones too. */
     public List<Reading> history(ReadingRef ref) {
-        return Collections.unmodifiableList(histories.getOrDefault(ref, List.of()));
+        return log.history(ref);
     }
 
     /** The last reading entered for an observation, even when it took the value back. */
@@ -268,11 +281,7 @@ public final class TrialRecord {
 
     /** The look from which a unit gives no more readings; empty while it stands. */
     public Optional<Mishap> ended(UnitCode unit) {
-        return mishaps.stream()
-                .filter(mishap -> mishap.stands()
-                        && mishap.kind().endsUnit()
-                        && mishap.units().contains(unit))
-                .min(Comparator.comparing(Mishap::look));
+        return Optional.ofNullable(endings.get(unit));
     }
 
     /** Whether a unit should still be measured at a look. */
@@ -295,7 +304,7 @@ public final class TrialRecord {
     private Progress counted(Look look) {
         int expected = 0;
         int done = 0;
-        for (ExperimentalUnit unit : units) {
+        for (ExperimentalUnit unit : setup.units) {
             boolean all = look.endpoints().stream().allMatch(endpoint -> isRead(unit, look, endpoint));
             if (expected(unit.code(), look.number()) || all) {
                 expected++;
@@ -308,7 +317,8 @@ public final class TrialRecord {
     /** Whether all of a unit's readings of an endpoint were taken at a look. */
     private boolean isRead(ExperimentalUnit unit, Look look, EndpointCode endpoint) {
         return IntStream.rangeClosed(1, endpoint(endpoint).readingsEach())
-                .allMatch(sub -> current.containsKey(new ReadingRef(unit.code(), look.number(), endpoint, sub)));
+                .allMatch(sub -> current(new ReadingRef(unit.code(), look.number(), endpoint, sub))
+                        .isPresent());
     }
 
     /** Units measured of units to measure. */
@@ -324,27 +334,11 @@ public final class TrialRecord {
 
     /** The first look with something left to do; empty when all are complete. */
     public Optional<Look> nextLook() {
-        return looks.stream().filter(look -> !progress(look).complete()).findFirst();
+        return setup.looks.stream().filter(look -> !progress(look).complete()).findFirst();
     }
 
     /** Units in the order they are walked: bench by bench, along the shelf and back (a snake). */
     public List<ExperimentalUnit> benchOrder() {
-        List<ExperimentalUnit> walk = new ArrayList<>();
-        for (Bench bench : benches) {
-            for (int row = 1; row <= bench.rows(); row++) {
-                int current = row;
-                List<ExperimentalUnit> line = new ArrayList<>(units.stream()
-                        .filter(unit -> unit.position().bench() == bench.number()
-                                && unit.position().row() == current)
-                        .sorted(Comparator.comparing(
-                                (ExperimentalUnit unit) -> unit.position().column()))
-                        .toList());
-                if (row % 2 == 0) {
-                    Collections.reverse(line);
-                }
-                walk.addAll(line);
-            }
-        }
-        return walk;
+        return setup.units.stream().sorted(ALONG_THE_SHELF_AND_BACK).toList();
     }
 }

@@ -82,7 +82,7 @@ class DemoData implements SmartInitializingSingleton {
     /** Before the first page can be asked for, and whole or not at all. */
     @Override
     public void afterSingletonsInstantiated() {
-        if (trials.all().isEmpty()) {
+        if (trials.none()) {
             transaction.executeWithoutResult(status -> {
                 roofTrays();
                 plugPots();

@@ -1,19 +1,22 @@
 package elsom.web.findings;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import elsom.core.protocol.Protocols;
 import elsom.core.trial.TrialRecord;
 import elsom.core.verdict.Findings;
-import java.util.Collections;
 import java.util.Map;
 import java.util.OptionalInt;
-import java.util.WeakHashMap;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 
 /** Findings of snapshots, worked out once for each snapshot and look compared at. */
 @Component
 public class WorkedOut {
-    private final Map<TrialRecord, Map<Integer, Findings>> kept = Collections.synchronizedMap(new WeakHashMap<>());
+    private static final int MOST = 60;
+
+    private final Cache<TrialRecord, Map<Integer, Findings>> kept =
+            Caffeine.newBuilder().weakKeys().maximumSize(MOST).build();
 
     /**
      * The findings of a trial as it stands.
@@ -21,7 +24,7 @@ public class WorkedOut {
      * @param compareAt the look to compare at; empty for the protocol's choice
      */
     public Findings of(TrialRecord record, OptionalInt compareAt) {
-        return kept.computeIfAbsent(record, fresh -> new ConcurrentHashMap<>())
+        return kept.get(record, fresh -> new ConcurrentHashMap<>())
                 .computeIfAbsent(
                         compareAt.orElse(0),
                         look -> Protocols.find(record.trial().protocol())

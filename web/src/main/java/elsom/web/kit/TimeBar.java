@@ -4,10 +4,12 @@ import elsom.core.trial.Chore;
 import elsom.core.trial.Look;
 import elsom.core.trial.LookState;
 import elsom.core.trial.Mishap;
+import elsom.core.trial.Standing;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -85,7 +87,11 @@ public record TimeBar(
                 drops(record, places),
                 at(nowHours, record.looks(), places),
                 nowHours >= first && nowHours <= last,
-                summary(record, now));
+                summary(
+                        Standing.of(record),
+                        record.trial().start(),
+                        record.trial().zone(),
+                        now));
     }
 
     /** Where looks are; the strip runs from the start, or from a look before it. */
@@ -148,25 +154,20 @@ public record TimeBar(
                 .toList();
     }
 
-    private static String summary(TrialRecord record, Instant now) {
-        if (!record.trial().started()) {
-            return "a plan, not started yet; start planned "
-                    + Times.dayAndTime(record.trial().start(), record.trial().zone());
+    /** How far a trial has come, in words. */
+    public static String summary(Standing standing, Instant start, ZoneId zone, Instant now) {
+        if (!standing.started()) {
+            return "a plan, not started yet; start planned " + Times.dayAndTime(start, zone);
         }
-        return record.nextLook()
-                .map(look -> {
-                    Instant planned = look.plannedAt(record.trial().start());
-                    TrialRecord.Progress progress = record.progress(look);
-                    return switch (LookState.of(record, look, now)) {
-                        case DUE, LATE ->
-                            "“" + look.name() + "” is due: " + progress.done() + " of " + progress.expected()
-                                    + " measured";
-                        default ->
-                            "next look: " + look.name() + ", "
-                                    + Times.dayAndTime(planned, record.trial().zone()) + " ("
-                                    + Times.away(planned, now) + ")";
-                    };
-                })
-                .orElse("all looks are done");
+        Standing.Next next = standing.next();
+        if (next == null) {
+            return "all looks are done";
+        }
+        return switch (standing.state(now)) {
+            case DUE, LATE -> "“" + next.name() + "” is due: " + next.done() + " of " + next.expected() + " measured";
+            default ->
+                "next look: " + next.name() + ", " + Times.dayAndTime(next.plannedAt(), zone) + " ("
+                        + Times.away(next.plannedAt(), now) + ")";
+        };
     }
 }

@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What was typed into a form, exactly as typed, so that a refused form comes back unchanged. Lines of a list are named
@@ -14,6 +15,8 @@ import java.util.regex.Pattern;
  */
 public final class Form {
     private static final Pattern LINE = Pattern.compile("([a-z]+)\\[(\\d{1,3})]\\.[a-zA-Z]+");
+    static final String REVISION = "revision";
+    private static final Pattern REVISION_SHAPE = Pattern.compile("[0-9]{1,15}");
     private static final int LONGEST = 20_000;
     private static final int MOST_LINES = 60;
 
@@ -77,6 +80,13 @@ public final class Form {
 
     public boolean ticked(String list, int line, String field) {
         return ticked(name(list, line, field));
+    }
+
+    /** The revision of the plan that the form was filled from; null when it was not sent. */
+    @Nullable
+    Long revision() {
+        String text = text(REVISION);
+        return REVISION_SHAPE.matcher(text).matches() ? Long.valueOf(text) : null;
     }
 
     /** The fields that were sent. */

@@ -13,12 +13,15 @@ import elsom.web.platform.Refusal;
 import elsom.web.platform.Station;
 import elsom.web.shelf.Containers;
 import elsom.web.trial.Plans;
+import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
 import jakarta.servlet.http.HttpServletRequest;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -33,14 +36,19 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 @RequestMapping("/trials/{trial}")
 class PlanController {
+    /** Enough earlier trials to know how much units scatter. */
+    private static final int MOST_PAST = 20;
+
     private final Trials trials;
+    private final TrialLists lists;
     private final Plans plans;
     private final Containers containers;
     private final Clock clock;
     private final SecureRandom seeds = new SecureRandom();
 
-    PlanController(Trials trials, Plans plans, Containers containers, Clock clock) {
+    PlanController(Trials trials, TrialLists lists, Plans plans, Containers containers, Clock clock) {
         this.trials = trials;
+        this.lists = lists;
         this.plans = plans;
         this.containers = containers;
         this.clock = clock;
@@ -59,8 +67,8 @@ class PlanController {
     @GetMapping("/plan/{name}")
     String show(@PathVariable long trial, @PathVariable String name, Model model) {
         PlanPart part = part(trial, name);
-        Plan plan = plans.plan(new TrialId(trial));
-        model.addAttribute("page", page(trial, part, plan, form(part, plan), new Problems()));
+        Plans.Kept kept = plans.kept(new TrialId(trial));
+        model.addAttribute("page", page(trial, part, kept, kept.plan(), form(part, kept.plan()), new Problems()));
         return view(part);
     }
 
@@ -93,11 +101,11 @@ class PlanController {
     }
 
     /** What a part's page shows; of a blind trial that has started, only what may be seen. */
-    private Object page(long trial, PlanPart part, Plan plan, Form form, Problems problems) {
+    private Object page(long trial, PlanPart part, Plans.Kept kept, Plan plan, Form form, Problems problems) {
         TrialId id = new TrialId(trial);
         TrialRecord record = trials.snapshot(id);
         Protocol protocol = Pages.kindOf(plan);
-        PlanFrame frame = PlanFrame.of(record, plan, part, clock.instant());
+        PlanFrame frame = PlanFrame.of(record, kept, part, clock.instant());
         return switch (part) {
             case QUESTION -> Pages.QuestionPage.of(frame.drawing(Pages.swatchesOf(plan)), plan, form, problems);
             case TREATMENTS ->
@@ -122,13 +130,8 @@ class PlanController {
 
     /** Scatter comes from earlier trials that grew the same crop; within treatments, so of blind ones by their key. */
     private SizePages.SizePreview sizePreview(Plan plan, Form form, Problems problems) {
-        List<TrialRecord> past = trials.all().stream()
-                .filter(record -> !record.readings().isEmpty())
-                .map(record -> trials.key(record.trial().id()))
-                .filter(record -> plans.plan(record.trial().id())
-                        .asked()
-                        .crop()
-                        .equalsIgnoreCase(plan.asked().crop()))
+        List<TrialRecord> past = lists.measuredOf(plan.asked().crop(), MOST_PAST).stream()
+                .map(trials::key)
                 .toList();
         return SizePages.SizePreview.of(plan, form, past, problems);
     }
@@ -144,9 +147,7 @@ class PlanController {
         PlanPart part = part(trial, name);
         TrialId id = new TrialId(trial);
         Form form = Form.sent(request.getParameterMap());
-        Plan plan = plans.plan(id);
         Problems problems = new Problems();
-        Plan changed = reader(part).read(form, plan, problems);
         boolean draft = !trials.snapshot(id).trial().started();
         if (!draft && (reason.isBlank() || reason.strip().length() > Amendment.LONGEST_REASON)) {
             problems.add(
@@ -154,25 +155,45 @@ class PlanController {
                     "Say why, in up to " + Amendment.LONGEST_REASON
                             + " characters: it shows in the findings. Accepted: away that week.");
         }
-        if (problems.none()) {
-            try {
-                keep(id, changed, draft, reason.strip(), station);
+        Part reader = reader(part);
+        Function<Plan, Optional<Plan>> change = plan -> {
+            Plan changed = read(reader, form, plan, problems);
+            return problems.none() ? Optional.of(changed) : Optional.empty();
+        };
+        try {
+            Plans.Revised revised = draft
+                    ? plans.revise(id, form.revision(), change)
+                    : plans.amend(id, form.revision(), change, reason.strip(), station.signature());
+            if (revised instanceof Plans.Revised.Saved) {
                 return new ModelAndView("redirect:"
                         + (stay || !draft ? part.href(trial) : part.next().href(trial)));
-            } catch (Refusal refused) {
-                problems.add("reason", refused.message());
             }
+            if (revised instanceof Plans.Revised.Stale stale) {
+                Changed.meanwhile(form, reader.of(stale.now().plan()), problems);
+                return refused(trial, part, stale.now(), form, problems, HttpStatus.CONFLICT);
+            }
+        } catch (Refusal refused) {
+            problems.add("reason", refused.message());
         }
-        return new ModelAndView(
-                view(part), Map.of("page", page(trial, part, plan, form, problems)), HttpStatus.UNPROCESSABLE_CONTENT);
+        return refused(trial, part, plans.kept(id), form, problems, HttpStatus.UNPROCESSABLE_CONTENT);
     }
 
-    private void keep(TrialId id, Plan changed, boolean draft, String reason, Station station) {
-        if (draft) {
-            plans.revise(id, changed);
-        } else {
-            plans.amend(id, changed, reason, station.signature());
-        }
+    /** What a rule of the core refuses is a problem of the form, whichever field it came from. */
+    private static Plan read(Part reader, Form form, Plan plan, Problems problems) {
+        return problems.tried("form", () -> {
+                    Plan changed = reader.read(form, plan, problems);
+                    if (problems.none()) {
+                        changed.sketch(new TrialId(0));
+                    }
+                    return changed;
+                })
+                .orElse(plan);
+    }
+
+    private ModelAndView refused(
+            long trial, PlanPart part, Plans.Kept kept, Form form, Problems problems, HttpStatus status) {
+        return new ModelAndView(
+                view(part), Map.of("page", page(trial, part, kept, kept.plan(), form, problems)), status);
     }
 
     /** What a form would come to, while it is typed; nothing is kept. */
@@ -181,7 +202,7 @@ class PlanController {
         PlanPart part = part(trial, name);
         Form form = Form.sent(request.getParameterMap());
         Problems problems = new Problems();
-        Plan changed = reader(part).read(form, plans.plan(new TrialId(trial)), problems);
+        Plan changed = read(reader(part), form, plans.plan(new TrialId(trial)), problems);
         Object preview = switch (part) {
             case TREATMENTS -> Pages.TreatmentsPreview.of(changed, form, problems);
             case SIZE -> sizePreview(changed, form, problems);
@@ -195,14 +216,18 @@ class PlanController {
     /** Draws again: from the same seed, which takes moves by hand back, or from a new one. */
     @PostMapping("/plan/bench/draw")
     String draw(@PathVariable long trial, @RequestParam(defaultValue = "false") boolean anew) {
-        TrialId id = new TrialId(trial);
-        Plan plan = plans.plan(id);
-        long seed = anew ? seeds.nextInt(1_000_000) : plan.arrangement().seed();
-        plans.revise(id, plan.with(plan.arrangement().drawnFrom(seed)));
+        plans.revise(new TrialId(trial), null, plan -> {
+            long seed = anew ? seeds.nextInt(1_000_000) : plan.arrangement().seed();
+            return Optional.of(plan.with(plan.arrangement().drawnFrom(seed)));
+        });
         return "redirect:" + PlanPart.BENCH.href(trial);
     }
 
-    /** Puts a unit on another place and answers how even the bench is now. */
+    /**
+     * Puts a unit on another place and answers how even the bench is now.
+     *
+     * @param seed what the map was drawn from that the move was made on; moves on an older draw are refused
+     */
     @PostMapping("/plan/bench/move")
     String move(
             @PathVariable long trial,
@@ -210,18 +235,22 @@ class PlanController {
             @RequestParam int bench,
             @RequestParam int row,
             @RequestParam int column,
+            @RequestParam Optional<Long> seed,
             Model model) {
         TrialId id = new TrialId(trial);
-        TrialRecord before = trials.key(id);
-        Plan plan = plans.plan(id);
-        BenchPosition to = place(before, bench, row, column);
-        UnitCode code = before.called(unit)
-                .orElseThrow(() -> new Refusal("There is no unit “" + unit + "” on the bench."))
-                .code();
-        plans.revise(id, plan.with(plan.arrangement().moved(new Arrangement.Move(code, to))));
-        TrialRecord record = trials.key(id);
-        model.addAttribute("balance", LayoutPage.BalanceView.of(record));
-        model.addAttribute("moves", plan.arrangement().moves().size() + 1);
+        plans.revise(id, null, plan -> {
+            if (seed.isPresent() && seed.get() != plan.arrangement().seed()) {
+                throw new Refusal("The layout was drawn anew meanwhile. Reload the page to see it.");
+            }
+            TrialRecord before = plan.sketch(id);
+            BenchPosition to = place(before, bench, row, column);
+            UnitCode code = before.called(unit)
+                    .orElseThrow(() -> new Refusal("There is no unit “" + unit + "” on the bench."))
+                    .code();
+            return Optional.of(plan.with(plan.arrangement().moved(new Arrangement.Move(code, to))));
+        });
+        model.addAttribute("balance", LayoutPage.BalanceView.of(trials.key(id)));
+        model.addAttribute("moves", plans.plan(id).arrangement().moves().size());
         return "plan/bench :: balance";
     }
 

@@ -1,9 +1,9 @@
 package elsom.web.plan;
 
-import elsom.core.plan.Plan;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.Swatch;
 import elsom.web.kit.TrialHeader;
+import elsom.web.trial.Plans;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
@@ -13,6 +13,7 @@ import java.util.List;
  *
  * @param draft whether the plan can still change freely
  * @param action where its form is sent
+ * @param revision of the plan that is shown
  */
 public record PlanFrame(
         TrialHeader header,
@@ -21,7 +22,8 @@ public record PlanFrame(
         boolean kept,
         String title,
         String action,
-        String nextLabel) {
+        String nextLabel,
+        long revision) {
 
     /** What the part's form offers to choose from. */
     public Choices choices() {
@@ -31,7 +33,7 @@ public record PlanFrame(
     /** A part as a link. */
     public record Link(String label, String href, boolean here) {}
 
-    static PlanFrame of(TrialRecord record, Plan plan, PlanPart here, Instant now) {
+    static PlanFrame of(TrialRecord record, Plans.Kept kept, PlanPart here, Instant now) {
         long trial = record.trial().id().value();
         boolean draft = !record.trial().started();
         List<Link> parts = Arrays.stream(PlanPart.values())
@@ -43,14 +45,15 @@ public record PlanFrame(
                         record, now, here == PlanPart.QUESTION ? TrialHeader.Step.QUESTION : TrialHeader.Step.PLAN),
                 here == PlanPart.QUESTION ? List.of() : parts,
                 draft,
-                !plan.kept().isEmpty(),
+                !kept.plan().kept().isEmpty(),
                 here.label(),
                 "/trials/" + trial + "/plan/" + here.path(),
-                here.next().label());
+                here.next().label(),
+                kept.revision());
     }
 
     /** The same frame with textures for treatments that are not drawn yet. */
     PlanFrame drawing(List<Swatch> swatches) {
-        return new PlanFrame(header.drawing(swatches), parts, draft, kept, title, action, nextLabel);
+        return new PlanFrame(header.drawing(swatches), parts, draft, kept, title, action, nextLabel, revision);
     }
 }

@@ -1,7 +1,7 @@
 package elsom.web.platform;
 
 /** A request that can't be done as asked. The message says why, and what would be accepted. */
-public final class Refusal extends RuntimeException {
+public class Refusal extends RuntimeException {
     private final String message;
 
     public Refusal(String message) {

@@ -1,7 +1,8 @@
 package elsom.web.today;
 
-import elsom.web.trial.Trials;
+import elsom.web.trial.TrialLists;
 import java.time.Clock;
+import java.time.Instant;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -9,17 +10,21 @@ import org.springframework.web.bind.annotation.GetMapping;
 /** What is due; or, with no trial yet, what Elsom is and how to begin. */
 @Controller
 class TodayController {
-    private final Trials trials;
+    private static final int MOST = 40;
+    private static final int MOST_FINISHED = 10;
+
+    private final TrialLists lists;
     private final Clock clock;
 
-    TodayController(Trials trials, Clock clock) {
-        this.trials = trials;
+    TodayController(TrialLists lists, Clock clock) {
+        this.lists = lists;
         this.clock = clock;
     }
 
     @GetMapping("/")
     String today(Model model) {
-        TodayPage page = TodayPage.of(trials.all(), clock.instant());
+        Instant now = clock.instant();
+        TodayPage page = TodayPage.of(lists.day(now, MOST, MOST_FINISHED), now);
         model.addAttribute("page", page);
         return page.empty() ? "today/welcome" : "today/today";
     }

@@ -18,7 +18,6 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -27,11 +26,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class Logbook {
     private final LogbookMapper log;
     private final TrialMapper trials;
+    private final TrialWriter writer;
     private final Clock clock;
 
-    Logbook(LogbookMapper log, TrialMapper trials, Clock clock) {
+    Logbook(LogbookMapper log, TrialMapper trials, TrialWriter writer, Clock clock) {
         this.log = log;
         this.trials = trials;
+        this.writer = writer;
         this.clock = clock;
     }
 
@@ -78,9 +79,9 @@ public class Logbook {
     }
 
     private Entered enterLocked(TrialId trial, NewReading entry) {
-        Optional<Rows.ReadingRow> sentBefore = log.byToken(trial, entry.token());
+        Optional<LogbookMapper.Sent> sentBefore = log.sent(entry.token());
         if (sentBefore.isPresent()) {
-            return new Entered.Saved(sentBefore.get().reading());
+            return new Entered.Saved(again(trial, entry, sentBefore.get()));
         }
         Optional<Reading> standing = standing(trial, entry);
         ReadingId seen = entry.replaces();
@@ -94,6 +95,15 @@ public class Logbook {
                         .map(row -> entry.superseding(row.id(), CorrectionReason.WEIGHED_AGAIN))
                         .orElse(entry);
         return new Entered.Saved(insert(trial, chained));
+    }
+
+    /** What was entered with the same token before, if it is the same entry. */
+    private Reading again(TrialId trial, NewReading entry, LogbookMapper.Sent sent) {
+        return log.reading(trial, sent.id())
+                .map(Rows.ReadingRow::reading)
+                .filter(before -> before.ref().equals(entry.ref()) && Objects.equals(before.value(), entry.value()))
+                .orElseThrow(() -> new Refusal("This entry's token belongs to another reading, so it was not saved."
+                        + " Reload the page and type it again."));
     }
 
     private Reading insert(TrialId trial, NewReading entry) {
@@ -146,19 +156,26 @@ public class Logbook {
             String station,
             UUID token) {
         lock(trial);
-        if (log.mishapByToken(trial, token).isPresent()) {
+        Optional<LogbookMapper.Noted> before = log.noted(token);
+        if (before.isPresent()) {
+            refuseAnother(trial, units, before.get());
             return;
         }
-        insertMishap(
+        writer.mishap(
                 trial,
                 new Mishap(log.lastMishap(trial) + 1, kind, note, units, look, happenedAt, station, null),
                 token);
     }
 
-    /** Writes a mishap of a trial that is being read in. */
-    void insertMishap(TrialId trial, Mishap mishap, UUID token) {
-        log.insertMishap(trial, mishap, token);
-        mishap.units().forEach(unit -> log.insertMishapUnit(trial, mishap.number(), unit));
+    private void refuseAnother(TrialId trial, List<UnitCode> units, LogbookMapper.Noted before) {
+        List<UnitCode> noted = log.mishapUnits(trial).stream()
+                .filter(row -> row.mishap() == before.number())
+                .map(Rows.MishapUnitRow::unitCode)
+                .toList();
+        if (!before.trialId().equals(trial) || !noted.containsAll(units)) {
+            throw new Refusal("This note's token belongs to another unit, so it was not written down. Reload the page"
+                    + " and write it again.");
+        }
     }
 
     /** Takes a mishap back. */
@@ -166,24 +183,5 @@ public class Logbook {
     public void withdraw(TrialId trial, int mishap) {
         lock(trial);
         log.withdraw(trial, mishap, clock.instant());
-    }
-
-    /** Writes a reading of a trial that is being read in, under a new number. */
-    ReadingId copy(TrialId trial, Reading reading, @Nullable ReadingId supersedes) {
-        return insert(
-                        trial,
-                        new NewReading(
-                                reading.ref(),
-                                reading.value(),
-                                reading.typedText(),
-                                reading.typedUnit(),
-                                reading.takenAt(),
-                                reading.recordedAt(),
-                                reading.station(),
-                                reading.instrument(),
-                                supersedes,
-                                reading.reason(),
-                                UUID.randomUUID()))
-                .id();
     }
 }

@@ -26,8 +26,15 @@ interface LogbookMapper {
     @Select(READING + "where trial_id = #{id} order by id")
     List<Rows.ReadingRow> readings(TrialId id);
 
-    @Select(READING + "where trial_id = #{trial} and entry_token = #{token}")
-    Optional<Rows.ReadingRow> byToken(@Param("trial") TrialId trial, @Param("token") UUID token);
+    @Select(READING + "where trial_id = #{trial} and id > #{after} order by id")
+    List<Rows.ReadingRow> readingsAfter(@Param("trial") TrialId trial, @Param("after") long after);
+
+    /** The reading that was entered with a token, of whichever trial. */
+    @Select("select trial_id, id from reading where entry_token = #{token}")
+    Optional<Sent> sent(UUID token);
+
+    /** Which reading a token belongs to. */
+    record Sent(TrialId trialId, ReadingId id) {}
 
     @Select(READING + "where trial_id = #{trial} and id = #{reading}")
     Optional<Rows.ReadingRow> reading(@Param("trial") TrialId trial, @Param("reading") ReadingId reading);
@@ -64,8 +71,12 @@ interface LogbookMapper {
     @Select("select mishap, unit_code from mishap_unit where trial_id = #{id} order by mishap, unit_code")
     List<Rows.MishapUnitRow> mishapUnits(TrialId id);
 
-    @Select("select number from mishap where trial_id = #{trial} and entry_token = #{token}")
-    Optional<Integer> mishapByToken(@Param("trial") TrialId trial, @Param("token") UUID token);
+    /** The mishap that was written with a token, of whichever trial. */
+    @Select("select trial_id, number from mishap where entry_token = #{token}")
+    Optional<Noted> noted(UUID token);
+
+    /** Which mishap a token belongs to. */
+    record Noted(TrialId trialId, int number) {}
 
     @Select("select coalesce(max(number), 0) from mishap where trial_id = #{id}")
     int lastMishap(TrialId id);
@@ -76,7 +87,7 @@ interface LogbookMapper {
                 #{m.withdrawnAt}, #{token})""")
     void insertMishap(@Param("trial") TrialId trial, @Param("m") Mishap mishap, @Param("token") UUID token);
 
-    @Insert("insert into mishap_unit values (#{trial}, #{mishap}, #{unit})")
+    @Insert("insert into mishap_unit (trial_id, mishap, unit_code) values (#{trial}, #{mishap}, #{unit})")
     void insertMishapUnit(@Param("trial") TrialId trial, @Param("mishap") int mishap, @Param("unit") UnitCode unit);
 
     @Update("""

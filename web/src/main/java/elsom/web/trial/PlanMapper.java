@@ -36,13 +36,8 @@ interface PlanMapper {
             where trial_id = #{id} order by number""")
     List<Rows.AmendmentRow> amendments(TrialId id);
 
-    @Insert(
-            "insert into amendment values (#{id}, #{a.number}, #{a.happenedAt}, #{a.station}, #{a.reason}, #{a.changes})")
+    @Insert("""
+            insert into amendment (trial_id, number, happened_at, station, reason, changes)
+            values (#{id}, #{a.number}, #{a.happenedAt}, #{a.station}, #{a.reason}, #{a.changes})""")
     void insert(@Param("id") TrialId id, @Param("a") Rows.AmendmentRow amendment);
-
-    @Delete("delete from plan where trial_id = #{id}")
-    void dropPlan(TrialId id);
-
-    @Delete("delete from trial where id = #{id} and stage = 'DRAFT'")
-    int dropDraft(TrialId id);
 }

@@ -22,6 +22,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -31,12 +33,14 @@ public class Plans {
     private final PlanMapper plans;
     private final TrialMapper mapper;
     private final Trials trials;
+    private final TrialWriter writer;
     private final Clock clock;
 
-    Plans(PlanMapper plans, TrialMapper mapper, Trials trials, Clock clock) {
+    Plans(PlanMapper plans, TrialMapper mapper, Trials trials, TrialWriter writer, Clock clock) {
         this.plans = plans;
         this.mapper = mapper;
         this.trials = trials;
+        this.writer = writer;
         this.clock = clock;
     }
 
@@ -49,7 +53,7 @@ public class Plans {
     /** The plan of a trial; of one drawn before plans were kept, what its records tell. */
     @Transactional(readOnly = true)
     public Plan plan(TrialId id) {
-        return plans.document(id).map(PlanJson::read).orElseGet(() -> {
+        return plans.document(id).map(json -> readable(id, json)).orElseGet(() -> {
             TrialRecord record = trials.read(id);
             return PlanRecovery.of(
                     record,
@@ -57,6 +61,14 @@ public class Plans {
                             .map(Protocol::measures)
                             .orElse(List.of()));
         });
+    }
+
+    private static Plan readable(TrialId id, String json) {
+        try {
+            return PlanJson.read(json);
+        } catch (IllegalArgumentException damaged) {
+            throw new Unreadable(id, "its plan: " + damaged.getMessage());
+        }
     }
 
     @Transactional(readOnly = true)
@@ -81,41 +93,81 @@ public class Plans {
         return new WholeTrial(trials.key(id), plan(id), amendments(id));
     }
 
-    private Trial locked(TrialId id) {
-        if (mapper.lock(id) == 0) {
-            throw Trials.unknown(id);
-        }
+    /** A plan with the number of the change it came from. */
+    public record Kept(Plan plan, long revision) {}
+
+    /** What became of a change. */
+    public sealed interface Revised {
+        /** It is in the store. */
+        record Saved() implements Revised {}
+
+        /** The change itself found something wrong; nothing was written. */
+        record Withheld() implements Revised {}
+
+        /** The plan was changed since it was shown; nothing was written. */
+        record Stale(Kept now) implements Revised {}
+    }
+
+    /** A plan as a page shows it: a form sent back with this revision is known to be stale when it is. */
+    @Transactional(readOnly = true)
+    public Kept kept(TrialId id) {
+        long revision =
+                mapper.revisions(id).orElseThrow(() -> Trials.unknown(id)).planRevision();
+        return new Kept(plan(id), revision);
+    }
+
+    /** Holds the trial's row until the transaction ends, so that a plan is changed by one at a time. */
+    private long held(TrialId id) {
+        return mapper.hold(id).orElseThrow(() -> Trials.unknown(id)).planRevision();
+    }
+
+    private Trial trial(TrialId id) {
         return mapper.trial(id).orElseThrow(() -> Trials.unknown(id));
     }
 
-    private Trial draft(TrialId id) {
-        Trial trial = locked(id);
-        if (trial.started()) {
+    private long heldDraft(TrialId id) {
+        long revision = held(id);
+        if (trial(id).started()) {
             throw new Refusal("This trial has started, so its design is frozen. Changes of dates, measuring rules and"
                     + " later questions are kept with a reason: see “Change the running plan”.");
         }
-        return trial;
+        return revision;
     }
 
-    /** Changes a draft. */
+    /**
+     * Changes a draft, in one step with reading it.
+     *
+     * @param seen the revision the change was made for; null for whichever stands
+     * @param change makes the changed plan from the one that stands; empty to write nothing
+     */
     @Transactional
-    public void revise(TrialId id, Plan plan) {
-        draft(id);
+    public Revised revise(TrialId id, @Nullable Long seen, Function<Plan, Optional<Plan>> change) {
+        long revision = heldDraft(id);
+        if (seen != null && seen != revision) {
+            return new Revised.Stale(new Kept(plan(id), revision));
+        }
+        Optional<Plan> changed = change.apply(plan(id));
+        changed.ifPresent(plan -> keep(id, plan));
+        return changed.isPresent() ? new Revised.Saved() : new Revised.Withheld();
+    }
+
+    private void keep(TrialId id, Plan plan) {
         plans.keep(id, PlanJson.write(plan));
         plans.update(id, plan.sketch(id).trial());
+        mapper.raisePlan(id);
     }
 
     /** Freezes the plan and draws the trial from it, with looks at their planned times. */
     @Transactional
     public void start(TrialId id) {
-        draft(id);
+        heldDraft(id);
         start(id, plan(id));
     }
 
     /** Starts a trial whose treatments start together with its first look or its start due now. */
     @Transactional
     public void startNow(TrialId id) {
-        draft(id);
+        heldDraft(id);
         Plan plan = plan(id);
         if (plan.schedule().endsTogether()) {
             throw new Refusal("This trial ends together, so its starts are settled. Change the end under “Dates”.");
@@ -134,44 +186,59 @@ public class Plans {
         if (drawn.looks().isEmpty()) {
             throw new Refusal("The plan has no look yet: nothing would be measured.");
         }
-        trials.insertDrawn(id, drawn);
+        writer.drawn(id, drawn);
         plans.update(id, drawn.trial().begun(plan.rules().blind()));
+        mapper.raisePlan(id);
     }
 
     /** Throws a draft away. */
     @Transactional
     public void discard(TrialId id) {
-        draft(id);
-        plans.dropPlan(id);
-        plans.dropDraft(id);
+        heldDraft(id);
+        trials.delete(id);
     }
 
     /**
-     * Changes a started trial's plan, and keeps what changed with its reason.
+     * Changes a started trial's plan, in one step with reading it, and keeps what changed with its reason.
      *
+     * @param seen the revision the change was made for; null for whichever stands
+     * @param change makes the changed plan from the one that stands; empty to write nothing
      * @throws Refusal if it would change what is frozen, or looks that have readings
      */
     @Transactional
-    public void amend(TrialId id, Plan changed, String reason, String station) {
-        locked(id);
-        TrialRecord record = trials.read(id);
+    public Revised amend(
+            TrialId id, @Nullable Long seen, Function<Plan, Optional<Plan>> change, String reason, String station) {
+        long revision = held(id);
         Plan before = plan(id);
-        Plan marked = marked(before, changed, record);
+        if (seen != null && seen != revision) {
+            return new Revised.Stale(new Kept(before, revision));
+        }
+        Optional<Plan> changed = change.apply(before);
+        if (changed.isEmpty()) {
+            return new Revised.Withheld();
+        }
+        TrialRecord record = trials.read(id);
+        Plan marked = marked(before, changed.get(), record);
         PlanChanges changes = PlanChanges.between(before, marked);
         if (!changes.frozen().isEmpty()) {
             throw new Refusal(String.join(" ", changes.frozen()));
         }
-        if (changes.changes().isEmpty()) {
-            return;
+        if (!changes.changes().isEmpty()) {
+            amended(id, record, marked);
+            keep(id, reason, station, changes.changes());
         }
-        looks(id, record, marked.sketch(id).looks());
+        return new Revised.Saved();
+    }
+
+    private void amended(TrialId id, TrialRecord record, Plan marked) {
         TrialRecord sketch = marked.sketch(id);
+        looks(id, record, sketch.looks());
         for (int i = record.endpoints().size(); i < sketch.endpoints().size(); i++) {
             mapper.insertEndpoint(id, i + 1, sketch.endpoints().get(i));
         }
         plans.keep(id, PlanJson.write(marked));
         plans.update(id, sketch.trial().begun(record.trial().blind()));
-        keep(id, reason, station, changes.changes());
+        mapper.raisePlan(id);
     }
 
     /** Questions that come after the start say so, and more so after readings. */
@@ -214,9 +281,11 @@ public class Plans {
     /** Shows what every unit got, from now on, and keeps who did so and why. */
     @Transactional
     public void unblind(TrialId id, String reason, String station) {
-        Trial trial = locked(id);
+        held(id);
+        Trial trial = trial(id);
         if (trial.blind() && trial.started()) {
             plans.update(id, trial.begun(false));
+            mapper.raisePlan(id);
             keep(id, reason, station, List.of("Unblinded: treatments are shown from here on."));
         }
     }

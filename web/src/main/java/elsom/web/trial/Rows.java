@@ -28,6 +28,7 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -121,9 +122,14 @@ final class Rows {
             @Nullable ReadingId supersedes,
             @Nullable CorrectionReason reason) {
         Reading reading() {
+            return reading(UnaryOperator.identity(), UnaryOperator.identity());
+        }
+
+        /** The reading with its codes replaced by equal ones. */
+        Reading reading(UnaryOperator<UnitCode> unit, UnaryOperator<EndpointCode> measured) {
             return new Reading(
                     id,
-                    new ReadingRef(unitCode, look, endpoint, subReading),
+                    new ReadingRef(unit.apply(unitCode), look, measured.apply(endpoint), subReading),
                     storedValue,
                     typedText,
                     typedUnit,

@@ -1,25 +1,70 @@
 package elsom.web.trial;
 
+import elsom.core.trial.TrialId;
+import elsom.web.platform.Refusal;
 import java.time.Clock;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** The list of trials. */
+/** The list of trials, and taking one out of it. */
 @Controller
 class TrialController {
+    private static final int MOST_PUT_AWAY = 200;
+
     private final Trials trials;
+    private final TrialLists lists;
     private final Clock clock;
 
-    TrialController(Trials trials, Clock clock) {
+    TrialController(Trials trials, TrialLists lists, Clock clock) {
         this.trials = trials;
+        this.lists = lists;
         this.clock = clock;
     }
 
     @GetMapping("/trials")
-    String list(@RequestParam(defaultValue = "") String q, Model model) {
-        model.addAttribute("page", TrialsPage.of(trials.all(), q, clock.instant()));
+    String list(@RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") int page, Model model) {
+        model.addAttribute("page", TrialsPage.of(lists, q, page, clock.instant()));
         return "trial/list";
+    }
+
+    @GetMapping("/trials/put-away")
+    String putAway(Model model) {
+        model.addAttribute("trials", lists.putAway(MOST_PUT_AWAY));
+        return "trial/away";
+    }
+
+    /** Where a trial is put away or deleted. */
+    record RemovePage(long id, String question, String typed, String problem) {}
+
+    @GetMapping("/trials/{trial}/remove")
+    String remove(@PathVariable long trial, Model model) {
+        model.addAttribute("page", new RemovePage(trial, trials.question(new TrialId(trial)), "", ""));
+        return "trial/remove";
+    }
+
+    @PostMapping("/trials/{trial}/put-away")
+    String putAway(@PathVariable long trial, @RequestParam(defaultValue = "true") boolean away) {
+        trials.putAway(new TrialId(trial), away);
+        return away ? "redirect:/trials" : "redirect:/trials/put-away";
+    }
+
+    @PostMapping("/trials/{trial}/delete")
+    String delete(@PathVariable long trial, @RequestParam(defaultValue = "") String name) {
+        TrialId id = new TrialId(trial);
+        String question = trials.question(id);
+        if (!plain(name).equals(plain(question))) {
+            throw new Refusal("To delete it for good, type its question just as it stands: “" + question
+                    + "”. Nothing was deleted.");
+        }
+        trials.delete(id);
+        return "redirect:/trials";
+    }
+
+    private static String plain(String text) {
+        return String.join(" ", text.strip().split("\\s+"));
     }
 }

@@ -7,8 +7,10 @@ import elsom.core.trial.Trial;
 import elsom.core.trial.TrialId;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -19,18 +21,46 @@ import org.apache.ibatis.annotations.Update;
 /** A trial's plan, in and out of the store. */
 @Mapper
 interface TrialMapper {
-    @Select("select revision from trial where id = #{id}")
-    Optional<Long> revision(TrialId id);
+    /** What a snapshot was made from: it stands while neither number is raised. */
+    record Revisions(long revision, long planRevision) {}
+
+    @Select("select revision, plan_revision from trial where id = #{id}")
+    Optional<Revisions> revisions(TrialId id);
 
     /** Raises the revision; the row stays locked until the transaction ends, so one trial is written by one at a time. */
     @Update("update trial set revision = revision + 1 where id = #{id}")
     int lock(TrialId id);
 
+    /** Locks the row for a change of the plan that may yet be refused. */
+    @Select("select revision, plan_revision from trial where id = #{id} for update")
+    Optional<Revisions> hold(TrialId id);
+
+    /** Says that the plan, or what was drawn from it, is another one. */
+    @Update("update trial set revision = revision + 1, plan_revision = plan_revision + 1 where id = #{id}")
+    void raisePlan(TrialId id);
+
+    @Select("select count(*) from trial")
+    int count();
+
+    @Select("select question from trial where id = #{id}")
+    Optional<String> question(TrialId id);
+
+    @Update("update trial set put_away = #{away} where id = #{id}")
+    int putAway(@Param("id") TrialId id, @Param("away") boolean away);
+
+    /** The table's name is one of {@link TrialTables}, never what somebody sent. */
+    @Delete("delete from ${table} where trial_id = #{id}")
+    void deleteFrom(@Param("table") String table, @Param("id") TrialId id);
+
+    @Delete("delete from trial where id = #{id}")
+    void deleteTrial(TrialId id);
+
+    /** The table's name is one of {@link TrialTables}, never what somebody sent. */
+    @Select("select * from ${table} where trial_id = #{id}")
+    List<Map<String, Object>> stored(@Param("table") String table, @Param("id") TrialId id);
+
     @Select("select id from trial where draft_token = #{token}")
     Optional<TrialId> byToken(UUID token);
-
-    @Select("select id from trial order by start_at desc, id desc")
-    List<TrialId> ids();
 
     @Select("""
             select id, question, protocol, zone, start_at as start, watering, refill_fraction, seed, stage, blind
@@ -93,16 +123,21 @@ interface TrialMapper {
             @Param("key") NewKey key);
 
     @Insert("""
-            insert into trial_container values (#{id}, #{c.name}, #{c.shape}, #{c.outline}, #{c.depthCm},
+            insert into trial_container (trial_id, name, shape, outline, depth_cm, top_length_cm, top_width_cm,
+                base_length_cm, base_width_cm)
+            values (#{id}, #{c.name}, #{c.shape}, #{c.outline}, #{c.depthCm},
                 #{c.topLengthCm}, #{c.topWidthCm}, #{c.baseLengthCm}, #{c.baseWidthCm})""")
     void insertContainer(@Param("id") TrialId id, @Param("c") Container container);
 
     @Insert("""
-            insert into treatment values (#{id}, #{t.number}, #{t.code}, #{t.name}, #{t.material}, #{t.kind},
+            insert into treatment (trial_id, number, code, name, material, kind, control, texture, tint)
+            values (#{id}, #{t.number}, #{t.code}, #{t.name}, #{t.material}, #{t.kind},
                 #{t.control}, #{t.texture}, #{t.tint})""")
     void insertTreatment(@Param("id") TrialId id, @Param("t") Treatment treatment);
 
-    @Insert("insert into treatment_property values (#{id}, #{p.treatment}, #{p.property}, #{p.value})")
+    @Insert("""
+            insert into treatment_property (trial_id, treatment, property, property_value)
+            values (#{id}, #{p.treatment}, #{p.property}, #{p.value})""")
     void insertProperty(@Param("id") TrialId id, @Param("p") Rows.PropertyRow property);
 
     @Insert("""
@@ -113,7 +148,9 @@ interface TrialMapper {
     void insertBench(@Param("id") TrialId id, @Param("b") Rows.BenchRow bench);
 
     @Insert("""
-            insert into experimental_unit values (#{id}, #{u.code}, #{u.treatment}, #{u.replicate}, #{u.container},
+            insert into experimental_unit (trial_id, code, treatment, replicate, container, filled_volume_ml, block, bench,
+                bench_row, bench_column)
+            values (#{id}, #{u.code}, #{u.treatment}, #{u.replicate}, #{u.container},
                 #{u.filledVolumeMl}, #{u.block}, #{u.bench}, #{u.benchRow}, #{u.benchColumn})""")
     void insertUnit(@Param("id") TrialId id, @Param("u") Rows.UnitRow unit);
 
@@ -123,6 +160,8 @@ interface TrialMapper {
                 #{e.highest}, #{e.decimals})""")
     void insertEndpoint(@Param("id") TrialId id, @Param("position") int position, @Param("e") Endpoint endpoint);
 
-    @Insert("insert into look values (#{id}, #{l.number}, #{l.name}, #{l.afterStartS}, #{l.endpoints})")
+    @Insert("""
+            insert into look (trial_id, number, name, after_start_s, endpoints)
+            values (#{id}, #{l.number}, #{l.name}, #{l.afterStartS}, #{l.endpoints})""")
     void insertLook(@Param("id") TrialId id, @Param("l") Rows.LookRow look);
 }

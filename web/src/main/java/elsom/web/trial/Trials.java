@@ -1,9 +1,12 @@
 package elsom.web.trial;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import elsom.core.plan.Plan;
+import elsom.core.protocol.Protocols;
+import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.Reading;
-import elsom.core.trial.ReadingId;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.Trial;
@@ -12,10 +15,10 @@ import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import elsom.web.platform.NotFound;
 import java.time.Clock;
+import java.time.DateTimeException;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,36 +26,58 @@ import java.util.UUID;
 import java.util.WeakHashMap;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.mybatis.spring.MyBatisSystemException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
-/** All trials. A snapshot is read once for each change and kept, as pages are looked at far oftener than written to. */
+/**
+ * All trials. A snapshot is kept, as pages are looked at far oftener than written to, and carried forward by what was
+ * added: a reading costs the same in a trial of a hundred or of a hundred thousand.
+ */
 @Repository
 public class Trials {
-    private static final int KEPT_SNAPSHOTS = 40;
+    /** About what a reading takes in a snapshot. */
+    private static final int BYTES_A_READING = 500;
+
+    private static final int TRIES = 3;
 
     private final TrialMapper trials;
     private final PlanMapper plans;
     private final LogbookMapper log;
-    private final Logbook logbook;
+    private final TrialWriter writer;
     private final Clock clock;
-    private final Map<TrialId, Snapshot> snapshots = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<TrialId, Snapshot> eldest) {
-            return size() > KEPT_SNAPSHOTS;
-        }
-    });
+    private final Cache<TrialId, Snapshot> snapshots = Caffeine.newBuilder()
+            .maximumWeight(Runtime.getRuntime().maxMemory() / 4 / BYTES_A_READING)
+            .weigher((TrialId id, Snapshot kept) -> kept.weight())
+            .build();
 
     /** Of blind trials, what is shown of each snapshot, so that what is worked out from it can be kept too. */
     private final Map<TrialRecord, TrialRecord> hidden = Collections.synchronizedMap(new WeakHashMap<>());
 
-    private record Snapshot(long revision, TrialRecord record) {}
+    private record Snapshot(TrialMapper.Revisions revisions, TrialRecord record) {
+        private static final int LEAST = 40;
 
-    Trials(TrialMapper trials, PlanMapper plans, LogbookMapper log, Logbook logbook, Clock clock) {
+        /** In readings. */
+        int weight() {
+            return LEAST + record.units().size() + record.readings().size();
+        }
+
+        long lastReading() {
+            List<Reading> readings = record.readings();
+            return readings.isEmpty()
+                    ? 0
+                    : readings.get(readings.size() - 1).id().value();
+        }
+    }
+
+    Trials(TrialMapper trials, PlanMapper plans, LogbookMapper log, TrialWriter writer, Clock clock) {
         this.trials = trials;
         this.plans = plans;
         this.log = log;
-        this.logbook = logbook;
+        this.writer = writer;
         this.clock = clock;
     }
 
@@ -64,6 +89,7 @@ public class Trials {
      * The trial as it may be shown: while it is blind, codes only.
      *
      * @throws NotFound if there is none
+     * @throws Unreadable if something in it can't be
      */
     @Transactional(readOnly = true)
     public TrialRecord snapshot(TrialId id) {
@@ -77,38 +103,85 @@ public class Trials {
      * The trial with what every unit got, blind or not: for its own machinery, never for a page.
      *
      * @throws NotFound if there is none
+     * @throws Unreadable if something in it can't be
      */
     @Transactional(readOnly = true)
     public TrialRecord key(TrialId id) {
-        long revision = trials.revision(id).orElseThrow(() -> unknown(id));
-        Snapshot kept = snapshots.get(id);
-        if (kept != null && kept.revision() == revision) {
+        TrialMapper.Revisions now = trials.revisions(id).orElseThrow(() -> unknown(id));
+        Snapshot kept = snapshots.getIfPresent(id);
+        if (kept != null && kept.revisions().equals(now)) {
             return kept.record();
         }
-        TrialRecord record = read(id);
-        snapshots.put(id, new Snapshot(revision, record));
+        TrialRecord record =
+                kept != null && kept.revisions().planRevision() == now.planRevision() ? carried(kept) : settled(id);
+        // What a transaction sees that still writes may never come to be.
+        if (TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
+            snapshots.put(id, new Snapshot(now, record));
+        }
         return record;
+    }
+
+    /** A snapshot with what was entered since. */
+    private TrialRecord carried(Snapshot kept) {
+        TrialId id = kept.record().trial().id();
+        List<Reading> entered = log.readingsAfter(id, kept.lastReading()).stream()
+                .map(Rows.ReadingRow::reading)
+                .toList();
+        return kept.record().plus(entered).withMishaps(mishaps(id));
+    }
+
+    /** Reads a trial while others may be writing it: what does not fit together is read again if it changed meanwhile. */
+    private TrialRecord settled(TrialId id) {
+        for (int attempt = 1; ; attempt++) {
+            Optional<TrialMapper.Revisions> before = trials.revisions(id);
+            try {
+                return read(id);
+            } catch (Unreadable unreadable) {
+                if (attempt == TRIES || trials.revisions(id).equals(before)) {
+                    throw unreadable;
+                }
+            }
+        }
     }
 
     /** The trial as it may be shown; empty if there is none. */
     @Transactional(readOnly = true)
     public Optional<TrialRecord> find(TrialId id) {
-        return trials.revision(id).isPresent() ? Optional.of(snapshot(id)) : Optional.empty();
+        return trials.revisions(id).isPresent() ? Optional.of(snapshot(id)) : Optional.empty();
     }
 
-    /** All trials, the latest start first. */
+    /** Whether there is no trial at all. */
     @Transactional(readOnly = true)
-    public List<TrialRecord> all() {
-        return trials.ids().stream().map(this::snapshot).toList();
+    public boolean none() {
+        return trials.count() == 0;
     }
 
-    /** The trial with its key as this transaction sees it, past the kept snapshots: for what is about to change it. */
+    /**
+     * The trial with its key as this transaction sees it, past the kept snapshots: for what is about to change it.
+     *
+     * @throws Unreadable if something in it can't be
+     */
     TrialRecord read(TrialId id) {
+        try {
+            TrialRecord record = assembled(id);
+            if (Protocols.find(record.trial().protocol()).isEmpty()) {
+                throw new IllegalArgumentException("this Elsom knows no trials of the kind "
+                        + record.trial().protocol());
+            }
+            return record;
+        } catch (IllegalArgumentException | DateTimeException | ArithmeticException damaged) {
+            throw new Unreadable(id, String.valueOf(damaged.getMessage()));
+        } catch (MyBatisSystemException | DataIntegrityViolationException damaged) {
+            throw new Unreadable(
+                    id, String.valueOf(damaged.getMostSpecificCause().getMessage()));
+        }
+    }
+
+    private TrialRecord assembled(TrialId id) {
         Trial trial = trials.trial(id).orElseThrow(() -> unknown(id));
+        Optional<Plan> plan = plans.document(id).map(PlanJson::read);
         if (!trial.started()) {
-            return plans.document(id)
-                    .map(PlanJson::read)
-                    .orElseThrow(() -> unknown(id))
+            return plan.orElseThrow(() -> new IllegalArgumentException("its plan is missing"))
                     .sketch(id);
         }
         Map<Integer, Map<TreatmentProperty, Double>> properties = new HashMap<>();
@@ -119,12 +192,13 @@ public class Trials {
         List<Treatment> treatments = trials.treatments(id).stream()
                 .map(row -> row.with(properties.getOrDefault(row.number(), Map.of())))
                 .toList();
-        Map<Integer, List<UnitCode>> touched = log.mishapUnits(id).stream()
-                .collect(Collectors.groupingBy(
-                        Rows.MishapUnitRow::mishap,
-                        Collectors.mapping(Rows.MishapUnitRow::unitCode, Collectors.toList())));
-        List<Mishap> mishaps = log.mishaps(id).stream()
-                .map(row -> row.of(touched.getOrDefault(row.number(), List.of())))
+        // One object for each code: a hundred thousand readings name few units and endpoints.
+        Map<UnitCode, UnitCode> codes = new HashMap<>();
+        Map<EndpointCode, EndpointCode> endpoints = new HashMap<>();
+        List<Reading> readings = log.readings(id).stream()
+                .map(row -> row.reading(
+                        code -> codes.computeIfAbsent(code, same -> same),
+                        code -> endpoints.computeIfAbsent(code, same -> same)))
                 .toList();
         return TrialRecord.of(
                         trial,
@@ -134,9 +208,23 @@ public class Trials {
                         trials.units(id).stream().map(Rows.UnitRow::unit).toList(),
                         trials.endpoints(id),
                         trials.looks(id).stream().map(Rows.LookRow::look).toList(),
-                        log.readings(id).stream().map(Rows.ReadingRow::reading).toList(),
-                        mishaps)
-                .with(plans.document(id).map(PlanJson::read).map(Plan::chores).orElse(List.of()));
+                        readings,
+                        mishaps(id))
+                .with(plan.map(Plan::chores).orElse(List.of()));
+    }
+
+    private List<Mishap> mishaps(TrialId id) {
+        List<Rows.MishapRow> rows = log.mishaps(id);
+        if (rows.isEmpty()) {
+            return List.of();
+        }
+        Map<Integer, List<UnitCode>> touched = log.mishapUnits(id).stream()
+                .collect(Collectors.groupingBy(
+                        Rows.MishapUnitRow::mishap,
+                        Collectors.mapping(Rows.MishapUnitRow::unitCode, Collectors.toList())));
+        return rows.stream()
+                .map(row -> row.of(touched.getOrDefault(row.number(), List.of())))
+                .toList();
     }
 
     /**
@@ -148,49 +236,50 @@ public class Trials {
      */
     @Transactional
     public TrialId create(WholeTrial whole, UUID token) {
-        TrialRecord record = whole.record();
         Optional<TrialId> before = trials.byToken(token);
         if (before.isPresent()) {
             return before.get();
         }
         TrialMapper.NewKey key = new TrialMapper.NewKey();
-        trials.insertTrial(record.trial(), token, clock.instant(), key);
+        try {
+            trials.insertTrial(whole.record().trial(), token, clock.instant(), key);
+        } catch (DuplicateKeyException sentTwiceAtOnce) {
+            return trials.byToken(token).orElseThrow(() -> sentTwiceAtOnce);
+        }
         TrialId id = key.id();
         plans.keep(id, PlanJson.write(whole.plan()));
-        if (record.trial().started()) {
-            insertDrawn(id, record);
-            insertReadings(id, record.readings());
-            record.mishaps().forEach(mishap -> logbook.insertMishap(id, mishap, UUID.randomUUID()));
-        }
-        whole.amendments().forEach(amendment -> plans.insert(id, Rows.AmendmentRow.of(amendment)));
+        writer.write(id, whole);
         return id;
     }
 
-    /** Writes what was drawn from a plan. */
-    void insertDrawn(TrialId id, TrialRecord record) {
-        record.containers().forEach(container -> trials.insertContainer(id, container));
-        record.treatments().forEach(treatment -> insert(id, treatment));
-        record.benches().forEach(bench -> trials.insertBench(id, Rows.BenchRow.of(bench)));
-        record.units().forEach(unit -> trials.insertUnit(id, Rows.UnitRow.of(unit)));
-        for (int i = 0; i < record.endpoints().size(); i++) {
-            trials.insertEndpoint(id, i + 1, record.endpoints().get(i));
+    /** Hides a trial from Today and the list, or shows it again. */
+    @Transactional
+    public void putAway(TrialId id, boolean away) {
+        if (trials.putAway(id, away) == 0) {
+            throw unknown(id);
         }
-        record.looks().forEach(look -> trials.insertLook(id, Rows.LookRow.of(look)));
     }
 
-    private void insert(TrialId id, Treatment treatment) {
-        trials.insertTreatment(id, treatment);
-        treatment
-                .properties()
-                .forEach((property, value) ->
-                        trials.insertProperty(id, new Rows.PropertyRow(treatment.number(), property, value)));
+    /** What a trial is called, even when it can't be read. */
+    @Transactional(readOnly = true)
+    public String question(TrialId id) {
+        return trials.question(id).orElseThrow(() -> unknown(id));
     }
 
-    private void insertReadings(TrialId id, List<Reading> readings) {
-        Map<ReadingId, ReadingId> renumbered = new HashMap<>();
-        for (Reading reading : readings) {
-            @Nullable ReadingId supersedes = reading.supersedes() == null ? null : renumbered.get(reading.supersedes());
-            renumbered.put(reading.id(), logbook.copy(id, reading, supersedes));
+    /** Deletes a trial with all it holds, for good. */
+    @Transactional
+    public void delete(TrialId id) {
+        if (trials.lock(id) == 0) {
+            throw unknown(id);
         }
+        TrialTables.ALL.forEach(table -> trials.deleteFrom(table, id));
+        trials.deleteTrial(id);
+        snapshots.invalidate(id);
+    }
+
+    /** The rows of one of a trial's tables as they are stored: column names to values. */
+    @Transactional(readOnly = true)
+    public List<Map<String, @Nullable Object>> stored(String table, TrialId id) {
+        return trials.stored(TrialTables.named(table), id);
     }
 }

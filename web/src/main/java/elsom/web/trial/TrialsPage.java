@@ -1,57 +1,46 @@
 package elsom.web.trial;
 
 import elsom.core.trial.LookState;
-import elsom.core.trial.TrialRecord;
-import elsom.web.kit.Swatch;
 import elsom.web.kit.TimeBar;
 import elsom.web.kit.Times;
 import java.time.Instant;
 import java.util.List;
-import java.util.Locale;
 
 /**
- * The trials there are.
+ * A page of the list of trials.
  *
  * @param query what was searched for; empty for all
- * @param total how many there are in all
+ * @param total how many were found in all
+ * @param pages how many pages that makes
  */
-record TrialsPage(List<Line> trials, String query, int total) {
+record TrialsPage(
+        List<Line> trials, List<TrialLists.CantBeRead> unreadable, String query, int total, int page, int pages) {
+    static final int A_PAGE = 50;
+
     /** One trial. */
-    record Line(
-            long id, String question, String started, String state, boolean due, String size, List<Swatch> swatches) {}
+    record Line(long id, String question, String started, String state, boolean due, String size, String media) {}
 
-    static TrialsPage of(List<TrialRecord> all, String query, Instant now) {
-        String wanted = query.strip().toLowerCase(Locale.ROOT);
+    static TrialsPage of(TrialLists lists, String query, int page, Instant now) {
+        int shown = Math.max(1, Math.min(page, 1_000_000));
+        TrialLists.Found found = lists.search(query, (shown - 1) * A_PAGE, A_PAGE);
         return new TrialsPage(
-                all.stream()
-                        .filter(record -> wanted.isEmpty() || matches(record, wanted))
-                        .map(record -> line(record, now))
-                        .toList(),
+                found.trials().stream().map(digest -> line(digest, now)).toList(),
+                lists.unreadable(),
                 query.strip(),
-                all.size());
+                found.inAll(),
+                shown,
+                (found.inAll() + A_PAGE - 1) / A_PAGE);
     }
 
-    /** A trial is found by its question, its treatments, or the code on one of its units. */
-    private static boolean matches(TrialRecord record, String wanted) {
-        return record.trial().question().toLowerCase(Locale.ROOT).contains(wanted)
-                || record.treatments().stream()
-                        .anyMatch(t -> t.name().toLowerCase(Locale.ROOT).contains(wanted))
-                || record.units().stream()
-                        .anyMatch(u -> u.code().value().toLowerCase(Locale.ROOT).equals(wanted));
-    }
-
-    private static Line line(TrialRecord record, Instant now) {
-        boolean due = record.nextLook()
-                .map(look -> LookState.of(record, look, now))
-                .map(state -> state == LookState.DUE || state == LookState.LATE)
-                .orElse(false);
+    private static Line line(Digest digest, Instant now) {
+        LookState state = digest.standing().state(now);
         return new Line(
-                record.trial().id().value(),
-                record.trial().question(),
-                Times.day(record.trial().start(), record.trial().zone()),
-                TimeBar.of(record, now, 0).summary(),
-                due,
-                record.units().size() + " units",
-                Swatch.of(record));
+                digest.id().value(),
+                digest.question(),
+                Times.day(digest.start(), digest.zone()),
+                TimeBar.summary(digest.standing(), digest.start(), digest.zone(), now),
+                state == LookState.DUE || state == LookState.LATE,
+                digest.units() + " units",
+                digest.names());
     }
 }

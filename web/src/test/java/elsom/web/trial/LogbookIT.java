@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.EndpointCode;
+import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Instrument;
 import elsom.core.trial.MishapKind;
 import elsom.core.trial.Reading;
@@ -16,6 +17,7 @@ import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import elsom.web.AppTest;
 import elsom.web.exchange.ExchangeFixture;
+import elsom.web.platform.Refusal;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -25,6 +27,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** The store, on a real database file. */
 @AppTest
@@ -36,6 +39,12 @@ class LogbookIT {
 
     @Autowired
     private Logbook logbook;
+
+    @Autowired
+    private TrialLists lists;
+
+    @Autowired
+    private JdbcTemplate jdbc;
 
     private TrialId trial = new TrialId(0);
     private UnitCode unit = new UnitCode("K22");
@@ -183,5 +192,63 @@ class LogbookIT {
         logbook.withdraw(trial, 1);
         assertThat(trials.snapshot(trial).expected(unit, 1)).isTrue();
         assertThat(trials.snapshot(trial).mishaps()).hasSize(1);
+    }
+
+    private NewReading of(UnitCode other, UUID token) {
+        NewReading like = entry(41, null);
+        return new NewReading(
+                ref(other), 41.0, "41", like.typedUnit(), AT, AT, "Bench A", Instrument.HAND, null, null, token);
+    }
+
+    @Test
+    void aTokenThatBelongsToAnotherUnitIsRefused() {
+        UnitCode other = trials.snapshot(trial).units().get(1).code();
+        UUID token = UUID.randomUUID();
+        logbook.enter(trial, of(unit, token));
+        assertThatThrownBy(() -> logbook.enter(trial, of(other, token))).isInstanceOf(Refusal.class);
+        assertThat(trials.snapshot(trial).current(ref(other))).isEmpty();
+        TrialId second = trials.create(ExchangeFixture.fresh(), UUID.randomUUID());
+        assertThatThrownBy(() -> logbook.enter(second, of(unit, token))).isInstanceOf(Refusal.class);
+    }
+
+    @Test
+    void aSnapshotCarriedForwardIsWhatReadingItAnewGives() {
+        trials.snapshot(trial);
+        for (UnitCode each : trials.snapshot(trial).units().stream()
+                .map(ExperimentalUnit::code)
+                .toList()) {
+            logbook.enter(trial, of(each, UUID.randomUUID()));
+            TrialRecord carried = trials.snapshot(trial);
+            TrialRecord anew = trials.read(trial);
+            assertThat(carried.readings()).containsExactlyElementsOf(anew.readings());
+            assertThat(carried.progress(carried.looks().get(0)))
+                    .isEqualTo(anew.progress(anew.looks().get(0)));
+        }
+        logbook.note(trial, MishapKind.LOST, "", List.of(unit), 1, AT, "Bench A", UUID.randomUUID());
+        TrialRecord lost = trials.snapshot(trial);
+        assertThat(lost.expected(unit, 2)).isFalse();
+        assertThat(lost.progress(lost.looks().get(1)).expected())
+                .isEqualTo(trials.read(trial).progress(lost.looks().get(1)).expected());
+    }
+
+    @Test
+    void aTrialThatCantBeReadIsALineAndTheRestWorks() {
+        TrialId broken = trials.create(ExchangeFixture.fresh(), UUID.randomUUID());
+        jdbc.update("update look set after_start_s = 9000000000000000000 where trial_id = ?", broken.value());
+        jdbc.update(
+                "update trial set plan_revision = plan_revision + 1, revision = revision + 1 where id = ?",
+                broken.value());
+        assertThatThrownBy(() -> trials.snapshot(broken)).isInstanceOf(Unreadable.class);
+        TrialLists.Day day = lists.day(AT, 500, 500);
+        assertThat(day.unreadable()).extracting(TrialLists.CantBeRead::trial).contains(broken);
+        assertThat(lists.search("", 0, 500).trials())
+                .extracting(Digest::id)
+                .contains(trial)
+                .doesNotContain(broken);
+        assertThat(trials.stored("look", broken)).isNotEmpty();
+        trials.delete(broken);
+        assertThat(lists.day(AT, 500, 500).unreadable())
+                .extracting(TrialLists.CantBeRead::trial)
+                .doesNotContain(broken);
     }
 }

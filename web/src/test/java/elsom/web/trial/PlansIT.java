@@ -29,9 +29,15 @@ import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -51,6 +57,14 @@ class PlansIT {
 
     private TrialId draft(Plan plan) {
         return plans.begin(plan, UUID.randomUUID());
+    }
+
+    private void revise(TrialId id, Plan plan) {
+        plans.revise(id, null, before -> Optional.of(plan));
+    }
+
+    private void amend(TrialId id, Plan plan, String reason, String station) {
+        plans.amend(id, null, before -> Optional.of(plan), reason, station);
     }
 
     private TrialId started(Plan plan) {
@@ -117,10 +131,10 @@ class PlansIT {
         BenchPosition to = before.units().get(1).position();
         Plan moved =
                 GrowthPlan.plan().with(GrowthPlan.plan().arrangement().moved(new Arrangement.Move(unit.code(), to)));
-        plans.revise(id, moved);
+        revise(id, moved);
         assertThat(trials.snapshot(id).unit(unit.code()).orElseThrow().position())
                 .isEqualTo(to);
-        plans.revise(id, moved.with(moved.arrangement().drawnFrom(77)));
+        revise(id, moved.with(moved.arrangement().drawnFrom(77)));
         assertThat(trials.snapshot(id).units()).isEqualTo(before.units());
     }
 
@@ -137,10 +151,8 @@ class PlansIT {
     void theStartFreezesTheDesign() {
         TrialId id = started(GrowthPlan.plan());
         Plan more = GrowthPlan.plan().with(GrowthPlan.plan().arrangement().withReplicates(5));
-        assertThatThrownBy(() -> plans.revise(id, more))
-                .isInstanceOf(Refusal.class)
-                .hasMessageContaining("has started");
-        assertThatThrownBy(() -> plans.amend(id, more, "too few", "Bench A")).hasMessageContaining("layout is frozen");
+        assertThatThrownBy(() -> revise(id, more)).isInstanceOf(Refusal.class).hasMessageContaining("has started");
+        assertThatThrownBy(() -> amend(id, more, "too few", "Bench A")).hasMessageContaining("layout is frozen");
         assertThatThrownBy(() -> plans.start(id)).isInstanceOf(Refusal.class);
         assertThatThrownBy(() -> plans.discard(id)).isInstanceOf(Refusal.class);
         assertThat(plans.amendments(id)).isEmpty();
@@ -149,7 +161,7 @@ class PlansIT {
     @Test
     void aChangeIsKeptWithItsReason() {
         TrialId id = started(GrowthPlan.plan());
-        plans.amend(id, withLook(GrowthPlan.plan(), "late", Duration.ofDays(60)), "slow this year", "Tunnel");
+        amend(id, withLook(GrowthPlan.plan(), "late", Duration.ofDays(60)), "slow this year", "Tunnel");
         List<Amendment> kept = plans.amendments(id);
         assertThat(kept).singleElement().satisfies(amendment -> {
             assertThat(amendment.reason()).isEqualTo("slow this year");
@@ -157,7 +169,7 @@ class PlansIT {
             assertThat(amendment.changes()).singleElement().asString().contains("late");
         });
         assertThat(trials.snapshot(id).looks()).extracting(Look::name).endsWith("late");
-        plans.amend(id, plans.plan(id), "nothing changed", "Tunnel");
+        amend(id, plans.plan(id), "nothing changed", "Tunnel");
         assertThat(plans.amendments(id)).hasSize(1);
     }
 
@@ -166,7 +178,7 @@ class PlansIT {
         TrialId id = started(GrowthPlan.plan());
         measure(id, 2);
         Plan earlier = withLook(GrowthPlan.plan(), "early", Duration.ofHours(1));
-        assertThatThrownBy(() -> plans.amend(id, earlier, "forgot it", "Bench A"))
+        assertThatThrownBy(() -> amend(id, earlier, "forgot it", "Bench A"))
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("have readings");
         assertThat(trials.snapshot(id).readings()).hasSize(1);
@@ -176,12 +188,12 @@ class PlansIT {
     @Test
     void aLaterComparisonSaysSo() {
         TrialId id = started(GrowthPlan.plan());
-        plans.amend(id, withQuestion(GrowthPlan.plan()), "came up", "Bench A");
+        amend(id, withQuestion(GrowthPlan.plan()), "came up", "Bench A");
         assertThat(plans.plan(id).asked().questions())
                 .extracting(Question::stated)
                 .containsExactly(Stated.BEFORE_START, Stated.AFTER_START);
         measure(id, 1);
-        plans.amend(id, withQuestion(plans.plan(id)), "saw something", "Bench A");
+        amend(id, withQuestion(plans.plan(id)), "saw something", "Bench A");
         assertThat(plans.plan(id).asked().questions())
                 .extracting(Question::stated)
                 .containsExactly(Stated.BEFORE_START, Stated.AFTER_START, Stated.AFTER_READINGS);
@@ -226,5 +238,73 @@ class PlansIT {
             assertThat(origin.trial()).isEqualTo(first.value());
             assertThat(origin.kept()).hasSize(3);
         });
+    }
+
+    private static Plan withReplicates(Plan plan, int replicates) {
+        return plan.with(plan.arrangement().withReplicates(replicates));
+    }
+
+    @Test
+    void aChangeMadeForAnOlderPlanIsRefusedWithTheOneThatStands() {
+        TrialId id = draft(GrowthPlan.plan());
+        long seen = plans.kept(id).revision();
+        assertThat(plans.revise(id, seen, plan -> Optional.of(withReplicates(plan, 5))))
+                .isInstanceOf(Plans.Revised.Saved.class);
+        assertThat(plans.revise(id, seen, plan -> Optional.of(withReplicates(plan, 6))))
+                .isInstanceOfSatisfying(Plans.Revised.Stale.class, stale -> {
+                    assertThat(stale.now().plan().arrangement().replicates()).isEqualTo(5);
+                    assertThat(stale.now().revision()).isGreaterThan(seen);
+                });
+        assertThat(plans.plan(id).arrangement().replicates()).isEqualTo(5);
+    }
+
+    @Test
+    void noChangeOfManyAtOnceIsLost() throws Exception {
+        TrialId id = draft(GrowthPlan.plan());
+        List<BenchPosition> places =
+                trials.key(id).units().stream().map(ExperimentalUnit::position).toList();
+        UnitCode unit = trials.key(id).units().get(0).code();
+        ExecutorService clients = Executors.newFixedThreadPool(8);
+        List<Future<?>> moves = new ArrayList<>();
+        for (int i = 0; i < 48; i++) {
+            BenchPosition to = places.get(i % places.size());
+            moves.add(clients.submit(() -> plans.revise(
+                    id,
+                    null,
+                    plan -> Optional.of(plan.with(plan.arrangement().moved(new Arrangement.Move(unit, to)))))));
+        }
+        for (Future<?> move : moves) {
+            move.get(30, TimeUnit.SECONDS);
+        }
+        clients.shutdown();
+        assertThat(plans.plan(id).arrangement().moves()).hasSize(48);
+    }
+
+    @Test
+    void eightAlikePostsMakeOneTrial() throws Exception {
+        UUID token = UUID.randomUUID();
+        ExecutorService clients = Executors.newFixedThreadPool(8);
+        List<Future<TrialId>> begun = new ArrayList<>();
+        for (int i = 0; i < 8; i++) {
+            begun.add(clients.submit(() -> plans.begin(GrowthPlan.plan(), token)));
+        }
+        Set<TrialId> ids = new HashSet<>();
+        for (Future<TrialId> one : begun) {
+            ids.add(one.get(30, TimeUnit.SECONDS));
+        }
+        clients.shutdown();
+        assertThat(ids).hasSize(1);
+    }
+
+    @Test
+    void aDeletedTrialIsGoneWithAllItHeld() {
+        TrialId id = started(GrowthPlan.plan());
+        measure(id, 1);
+        plans.unblind(id, "not blind", "Bench A");
+        trials.delete(id);
+        assertThatThrownBy(() -> trials.snapshot(id)).isInstanceOf(NotFound.class);
+        for (String table : TrialTables.ALL) {
+            assertThat(trials.stored(table, id)).as(table).isEmpty();
+        }
     }
 }

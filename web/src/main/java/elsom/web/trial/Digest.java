@@ -1,0 +1,68 @@
+package elsom.web.trial;
+
+import elsom.core.plan.Plan;
+import elsom.core.protocol.Protocols;
+import elsom.core.trial.ProtocolCode;
+import elsom.core.trial.Standing;
+import elsom.core.trial.Treatment;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.core.trial.TrialStage;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.stream.Collectors;
+
+/**
+ * A trial as lists show it, without its readings.
+ *
+ * @param step what is to be done at the next look, such as "Weigh"; empty when there is none
+ * @param names of treatments, as far as they may be seen
+ * @param codes of units, each between spaces
+ * @param measured whether anything was read
+ */
+public record Digest(
+        TrialId id,
+        String question,
+        ProtocolCode protocol,
+        ZoneId zone,
+        Instant start,
+        TrialStage stage,
+        Standing standing,
+        String step,
+        int units,
+        String names,
+        String codes,
+        String crop,
+        boolean measured) {
+    private static final int LONGEST_STEP = 200;
+    private static final int LONGEST_NAMES = 2000;
+
+    /** What lists show of a trial. */
+    public static Digest of(TrialRecord record, Plan plan) {
+        Standing standing = Standing.of(record);
+        String step = record.nextLook()
+                .flatMap(look -> Protocols.find(record.trial().protocol())
+                        .map(protocol -> protocol.stepBefore(record, look).name()))
+                .orElse("");
+        return new Digest(
+                record.trial().id(),
+                record.trial().question(),
+                record.trial().protocol(),
+                record.trial().zone(),
+                record.trial().start(),
+                record.trial().stage(),
+                standing,
+                clipped(step, LONGEST_STEP),
+                record.units().size(),
+                clipped(
+                        record.treatments().stream().map(Treatment::name).collect(Collectors.joining(", ")),
+                        LONGEST_NAMES),
+                record.units().stream().map(unit -> unit.code().value()).collect(Collectors.joining(" ", " ", " ")),
+                plan.asked().crop(),
+                !record.readings().isEmpty());
+    }
+
+    private static String clipped(String text, int longest) {
+        return text.length() <= longest ? text : text.substring(0, longest - 1) + "…";
+    }
+}

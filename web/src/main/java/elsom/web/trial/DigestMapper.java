@@ -1,0 +1,175 @@
+package elsom.web.trial;
+
+import elsom.core.trial.ProtocolCode;
+import elsom.core.trial.Standing;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialStage;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.jspecify.annotations.Nullable;
+
+/** What lists of trials show: kept beside the trials, so that a list reads no trial whole. */
+@Mapper
+interface DigestMapper {
+    String COLUMNS = """
+            select t.id, t.question, t.protocol, t.zone, t.start_at, t.stage, d.step, d.units, d.names, d.codes, d.crop,
+                d.measured, d.next_look, d.next_name, d.next_at, d.following_at, d.done, d.expected, d.weighs, d.ends_at
+            from trial t join digest d on d.trial_id = t.id
+            where d.problem = '' and not t.put_away\s""";
+
+    /** A digest as it is stored. */
+    record Row(
+            TrialId id,
+            String question,
+            ProtocolCode protocol,
+            ZoneId zone,
+            Instant startAt,
+            TrialStage stage,
+            String step,
+            int units,
+            String names,
+            String codes,
+            String crop,
+            boolean measured,
+            @Nullable Integer nextLook,
+            @Nullable String nextName,
+            @Nullable Instant nextAt,
+            @Nullable Instant followingAt,
+            int done,
+            int expected,
+            boolean weighs,
+            Instant endsAt) {
+        Digest digest() {
+            Standing.Next next = nextLook == null || nextName == null || nextAt == null
+                    ? null
+                    : new Standing.Next(nextLook, nextName, nextAt, followingAt, done, expected, weighs);
+            return new Digest(
+                    id,
+                    question,
+                    protocol,
+                    zone,
+                    startAt,
+                    stage,
+                    new Standing(stage == TrialStage.STARTED, next, endsAt),
+                    step,
+                    units,
+                    names,
+                    codes,
+                    crop,
+                    measured);
+        }
+    }
+
+    /** A trial by name only. */
+    record Head(TrialId id, String question, String problem, boolean putAway) {}
+
+    /** A chore that is due. */
+    record ChoreRow(TrialId trialId, String question, ZoneId zone, Instant dueAt, String name) {}
+
+    @Select("""
+            select t.id from trial t left join digest d on d.trial_id = t.id
+            where d.revision is null or d.revision <> t.revision""")
+    List<TrialId> stale();
+
+    @Select("select id from trial where id = #{id} for update")
+    Optional<TrialId> hold(TrialId id);
+
+    @Delete("delete from digest where trial_id = #{id}")
+    void drop(TrialId id);
+
+    @Delete("delete from digest_chore where trial_id = #{id}")
+    void dropChores(TrialId id);
+
+    @Insert("""
+            insert into digest (trial_id, revision, problem, step, units, names, codes, crop, measured, next_look,
+                next_name, next_at, following_at, done, expected, weighs, ends_at)
+            values (#{d.id}, #{revision}, '', #{d.step}, #{d.units}, #{d.names}, #{d.codes}, #{d.crop}, #{d.measured},
+                #{next.number}, #{next.name}, #{next.plannedAt}, #{next.followingAt}, #{done}, #{expected}, #{weighs},
+                #{d.standing.endsAt})""")
+    void insert(
+            @Param("d") Digest digest,
+            @Param("revision") long revision,
+            @Param("next") Standing.@Nullable Next next,
+            @Param("done") int done,
+            @Param("expected") int expected,
+            @Param("weighs") boolean weighs);
+
+    @Insert("""
+            insert into digest (trial_id, revision, problem, step, units, names, codes, crop, measured, done, expected,
+                weighs, ends_at)
+            values (#{id}, #{revision}, #{problem}, '', 0, '', '', '', false, 0, 0, false, current_timestamp)""")
+    void insertUnreadable(@Param("id") TrialId id, @Param("revision") long revision, @Param("problem") String problem);
+
+    @Insert("insert into digest_chore (trial_id, due_at, name) values (#{id}, #{dueAt}, #{name})")
+    void insertChore(@Param("id") TrialId id, @Param("dueAt") Instant dueAt, @Param("name") String name);
+
+    @Select(COLUMNS + "and t.stage = 'STARTED' and d.next_at <= #{now} order by d.next_at, t.id limit #{most}")
+    List<Row> due(@Param("now") Instant now, @Param("most") int most);
+
+    @Select(COLUMNS + "and t.stage = 'STARTED' and d.next_at > #{now} order by d.next_at, t.id limit #{most}")
+    List<Row> coming(@Param("now") Instant now, @Param("most") int most);
+
+    @Select(COLUMNS + "and t.stage = 'DRAFT' order by t.start_at, t.id limit #{most}")
+    List<Row> plans(int most);
+
+    @Select(COLUMNS + "and t.stage = 'STARTED' and d.next_at is null order by d.ends_at desc, t.id limit #{most}")
+    List<Row> finished(int most);
+
+    @Select(COLUMNS + """
+            and lower(d.crop) = lower(#{crop}) and d.measured order by t.start_at desc, t.id desc limit #{most}""")
+    List<Row> measuredOf(@Param("crop") String crop, @Param("most") int most);
+
+    /** A page of the list: found by question, treatments, or the code on a unit. */
+    @Select(COLUMNS + """
+            and (#{part} = '' or locate(#{part}, lower(t.question)) > 0 or locate(#{part}, lower(d.names)) > 0
+                or locate(#{code}, d.codes) > 0)
+            order by t.start_at desc, t.id desc limit #{most} offset #{from}""")
+    List<Row> search(
+            @Param("part") String part, @Param("code") String code, @Param("from") int from, @Param("most") int most);
+
+    @Select("""
+            select count(*) from trial t join digest d on d.trial_id = t.id
+            where d.problem = '' and not t.put_away
+            and (#{part} = '' or locate(#{part}, lower(t.question)) > 0 or locate(#{part}, lower(d.names)) > 0
+                or locate(#{code}, d.codes) > 0)""")
+    int found(@Param("part") String part, @Param("code") String code);
+
+    @Select("""
+            select t.id, t.question, d.problem, t.put_away from trial t join digest d on d.trial_id = t.id
+            where d.problem <> '' and not t.put_away order by t.id""")
+    List<Head> unreadable();
+
+    @Select("""
+            select t.id, t.question, d.problem, t.put_away from trial t join digest d on d.trial_id = t.id
+            where t.put_away order by t.start_at desc, t.id desc limit #{most}""")
+    List<Head> putAway(int most);
+
+    @Select("""
+            select c.trial_id, t.question, t.zone, c.due_at, c.name
+            from digest_chore c join trial t on t.id = c.trial_id
+            where c.due_at >= #{from} and c.due_at < #{to} and t.stage = 'STARTED' and not t.put_away
+            order by c.due_at, c.trial_id limit #{most}""")
+    List<ChoreRow> chores(@Param("from") Instant from, @Param("to") Instant to, @Param("most") int most);
+
+    /** How many trials there are of each sort that Today shows. */
+    record Counts(int due, int coming, int plans, int finished) {
+        int all() {
+            return due + coming + plans + finished;
+        }
+    }
+
+    @Select("""
+            select count(*) filter (where t.stage = 'STARTED' and d.next_at <= #{now}) as due,
+                count(*) filter (where t.stage = 'STARTED' and d.next_at > #{now}) as coming,
+                count(*) filter (where t.stage = 'DRAFT') as plans,
+                count(*) filter (where t.stage = 'STARTED' and d.next_at is null) as finished
+            from trial t join digest d on d.trial_id = t.id where d.problem = '' and not t.put_away""")
+    Counts counts(Instant now);
+}

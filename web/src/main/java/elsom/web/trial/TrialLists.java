@@ -1,0 +1,187 @@
+package elsom.web.trial;
+
+import elsom.core.trial.Chore;
+import elsom.core.trial.Standing;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.web.platform.NotFound;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Locale;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.support.TransactionOperations;
+
+/**
+ * Lists of trials. What they show of a trial is worked out once for each of its revisions and kept, so that no list reads
+ * trials whole. A trial that can't be read is in them as a line that says so.
+ */
+@Repository
+public class TrialLists {
+    private static final Logger LOG = LoggerFactory.getLogger(TrialLists.class);
+    private static final int LONGEST_PROBLEM = 500;
+    private static final int MOST_CHORES = 200;
+
+    private final DigestMapper digests;
+    private final TrialMapper mapper;
+    private final Trials trials;
+    private final Plans plans;
+    private final TransactionOperations transaction;
+
+    TrialLists(
+            DigestMapper digests, TrialMapper mapper, Trials trials, Plans plans, TransactionOperations transaction) {
+        this.digests = digests;
+        this.mapper = mapper;
+        this.trials = trials;
+        this.plans = plans;
+        this.transaction = transaction;
+    }
+
+    /**
+     * What Today shows, each sort up to a number, and how many there are in all.
+     *
+     * @param due with something to do now
+     * @param chores of the day in each trial's own zone
+     */
+    public record Day(
+            List<Digest> due,
+            List<Digest> coming,
+            List<Digest> plans,
+            List<Digest> finished,
+            List<DueChore> chores,
+            List<CantBeRead> unreadable,
+            int dueInAll,
+            int comingInAll,
+            int plansInAll,
+            int finishedInAll) {}
+
+    /** A watering, feed or other step that is no look. */
+    public record DueChore(TrialId trial, String question, ZoneId zone, Instant at, String name) {}
+
+    /** A trial that is stored and can't be read. */
+    public record CantBeRead(TrialId trial, String question, String problem) {}
+
+    /** A trial that was put away. */
+    public record PutAway(TrialId trial, String question, String problem) {}
+
+    /** Part of the list of trials. */
+    public record Found(List<Digest> trials, int inAll) {}
+
+    /** What Today shows; finished ones and plans are many, so only some. */
+    public Day day(Instant now, int most, int mostFinished) {
+        refresh();
+        DigestMapper.Counts counts = digests.counts(now);
+        return new Day(
+                digested(digests.due(now, most)),
+                digested(digests.coming(now, most)),
+                digested(digests.plans(most)),
+                digested(digests.finished(mostFinished)),
+                chores(now),
+                unreadable(),
+                counts.due(),
+                counts.coming(),
+                counts.plans(),
+                counts.finished());
+    }
+
+    private static List<Digest> digested(List<DigestMapper.Row> rows) {
+        return rows.stream().map(DigestMapper.Row::digest).toList();
+    }
+
+    /** Today's chores, by each trial's own calendar. */
+    private List<DueChore> chores(Instant now) {
+        Duration twoDays = Duration.ofDays(2);
+        return digests.chores(now.minus(twoDays), now.plus(twoDays), MOST_CHORES).stream()
+                .filter(chore ->
+                        LocalDate.ofInstant(chore.dueAt(), chore.zone()).equals(LocalDate.ofInstant(now, chore.zone())))
+                .map(chore ->
+                        new DueChore(chore.trialId(), chore.question(), chore.zone(), chore.dueAt(), chore.name()))
+                .toList();
+    }
+
+    public List<CantBeRead> unreadable() {
+        return digests.unreadable().stream()
+                .map(head -> new CantBeRead(head.id(), head.question(), head.problem()))
+                .toList();
+    }
+
+    public List<PutAway> putAway(int most) {
+        refresh();
+        return digests.putAway(most).stream()
+                .map(head -> new PutAway(head.id(), head.question(), head.problem()))
+                .toList();
+    }
+
+    /**
+     * Trials found by their question, their treatments, or the code on one of their units, the latest start first.
+     *
+     * @param query empty for all
+     * @param from how many to leave out
+     */
+    public Found search(String query, int from, int most) {
+        refresh();
+        String part = query.strip().toLowerCase(Locale.ROOT);
+        String code = " " + query.strip().toUpperCase(Locale.ROOT) + " ";
+        return new Found(digested(digests.search(part, code, from, most)), digests.found(part, code));
+    }
+
+    /** The latest trials with readings that grew a crop. */
+    public List<TrialId> measuredOf(String crop, int most) {
+        refresh();
+        return digests.measuredOf(crop, most).stream().map(DigestMapper.Row::id).toList();
+    }
+
+    /** Works out anew what lists show of trials that changed. */
+    private void refresh() {
+        digests.stale().forEach(this::refresh);
+    }
+
+    private void refresh(TrialId id) {
+        long revision =
+                mapper.revisions(id).map(TrialMapper.Revisions::revision).orElse(-1L);
+        try {
+            TrialRecord record = trials.snapshot(id);
+            Digest digest = Digest.of(record, plans.plan(id));
+            keep(id, () -> {
+                Standing.Next next = digest.standing().next();
+                digests.insert(
+                        digest,
+                        revision,
+                        next,
+                        next == null ? 0 : next.done(),
+                        next == null ? 0 : next.expected(),
+                        next != null && next.weighs());
+                for (Chore chore : record.chores()) {
+                    digests.insertChore(id, record.trial().start().plus(chore.afterStart()), chore.name());
+                }
+            });
+        } catch (NotFound deletedMeanwhile) {
+            LOG.debug("trial {} is gone", id);
+        } catch (Unreadable unreadable) {
+            String why = unreadable.reason();
+            LOG.warn("trial {} can't be read: {}", id, why);
+            String clipped = why.length() <= LONGEST_PROBLEM ? why : why.substring(0, LONGEST_PROBLEM - 1) + "…";
+            keep(id, () -> digests.insertUnreadable(id, revision, clipped));
+        }
+    }
+
+    /** Two pages may do so at once, or the disk may be full: lists show what was kept before, then. */
+    private void keep(TrialId id, Runnable insert) {
+        try {
+            transaction.executeWithoutResult(status -> {
+                if (digests.hold(id).isPresent()) {
+                    digests.drop(id);
+                    digests.dropChores(id);
+                    insert.run();
+                }
+            });
+        } catch (DataAccessException notKept) {
+            LOG.warn("what lists show of trial {} was not kept: {}", id, notKept.getMessage());
+        }
+    }
+}

@@ -1,0 +1,126 @@
+package elsom.web.today;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.Instrument;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.web.AppTest;
+import elsom.web.GrowthPlan;
+import elsom.web.exchange.ExchangeFixture;
+import elsom.web.trial.Logbook;
+import elsom.web.trial.NewReading;
+import elsom.web.trial.Plans;
+import elsom.web.trial.TrialLists;
+import elsom.web.trial.Trials;
+import elsom.web.trial.WholeTrial;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** What Today shows of a trial, asked of a real store that holds others too. */
+@AppTest
+class TodayIT {
+    @Autowired
+    private Plans plans;
+
+    @Autowired
+    private Trials trials;
+
+    @Autowired
+    private TrialLists lists;
+
+    @Autowired
+    private Logbook logbook;
+
+    private TodayPage at(Instant now) {
+        return TodayPage.of(lists.day(now, 500, 500), now);
+    }
+
+    private static List<TodayPage.Task> of(TrialId id, TodayPage.Tasks tasks) {
+        return tasks.shown().stream()
+                .filter(task -> (task.href() + "/").replace("?", "/").startsWith("/trials/" + id + "/"))
+                .toList();
+    }
+
+    private TrialId stored(TrialRecord record) {
+        return trials.create(new WholeTrial(record, ExchangeFixture.whole().plan(), List.of()), UUID.randomUUID());
+    }
+
+    @Test
+    void aPlanIsNothingThatIsDue() {
+        TrialId draft = plans.begin(GrowthPlan.plan(), UUID.randomUUID());
+        TodayPage page = at(GrowthPlan.START.plus(Duration.ofDays(40)));
+        assertThat(of(draft, page.due())).isEmpty();
+        assertThat(of(draft, page.plans())).singleElement().satisfies(task -> {
+            assertThat(task.action()).isEqualTo("Open the plan");
+            assertThat(task.what()).isEqualTo("Growth in trays or pots · start planned");
+        });
+    }
+
+    @Test
+    void todaysCareIsListedByTheTrialsOwnClock() {
+        TrialId running = plans.begin(GrowthPlan.plan(), UUID.randomUUID());
+        plans.start(running);
+        TodayPage page = at(GrowthPlan.START.plus(Duration.ofDays(3)).plus(Duration.ofHours(3)));
+        assertThat(page.care())
+                .filteredOn(care -> care.href().equals("/trials/" + running + "/plan/dates"))
+                .anySatisfy(care -> {
+                    assertThat(care.what()).isEqualTo("Water");
+                    assertThat(care.when()).isEqualTo("09:00");
+                });
+        assertThat(of(running, page.coming()))
+                .singleElement()
+                .satisfies(task -> assertThat(task.action()).isEqualTo("Start measuring"));
+    }
+
+    @Test
+    void whatIsWeighedSaysSoAndWhatIsDoneIsFinished() {
+        TrialId weighed = stored(ExchangeFixture.drawn());
+        assertThat(of(weighed, at(ExchangeFixture.START).due()))
+                .singleElement()
+                .satisfies(task -> assertThat(task.action()).isEqualTo("Start weighing"));
+        TrialId measured = stored(ExchangeFixture.measured());
+        assertThat(of(
+                        measured,
+                        at(ExchangeFixture.START.plus(Duration.ofDays(9))).finished()))
+                .hasSize(1);
+    }
+
+    @Test
+    void aReadingIsCountedOnTheNextVisitAndATrialPutAwayIsNot() {
+        TrialId id = stored(ExchangeFixture.drawn());
+        Instant now = ExchangeFixture.START;
+        assertThat(of(id, at(now).due()))
+                .singleElement()
+                .satisfies(task -> assertThat(task.progress()).startsWith("0 of"));
+        logbook.enter(
+                id,
+                new NewReading(
+                        new ReadingRef(trials.key(id).units().get(0).code(), 1, new EndpointCode("tare-mass")),
+                        31.0,
+                        "31",
+                        UnitOfMeasure.GRAM,
+                        now,
+                        now,
+                        "Bench A",
+                        Instrument.HAND,
+                        null,
+                        null,
+                        UUID.randomUUID()));
+        assertThat(of(id, at(now).due()))
+                .singleElement()
+                .satisfies(task -> assertThat(task.progress()).startsWith("1 of"));
+        trials.putAway(id, true);
+        assertThat(of(id, at(now).due())).isEmpty();
+        assertThat(lists.putAway(500)).extracting(TrialLists.PutAway::trial).contains(id);
+        trials.putAway(id, false);
+        assertThat(of(id, at(now).due())).hasSize(1);
+    }
+}
