@@ -37,3 +37,6 @@ create table digest_chore (
 );
 create index digest_chore_by_time on digest_chore(due_at);
 create index digest_chore_by_trial on digest_chore(trial_id);
+
+-- A mix of several materials is longer than a name.
+alter table treatment alter column material set data type varchar(200);

@@ -1,5 +1,6 @@
 package elsom.core.design;
 
+import elsom.core.quantity.Bounds;
 import elsom.core.trial.Container;
 import java.util.List;
 
@@ -8,7 +9,7 @@ public record Grid(int rows, int columns) {
     /** Room between rims, for a hand and for air. */
     public static final double GAP_CM = 2.5;
 
-    public static final int MOST = 200;
+    public static final int MOST = Bounds.PLACES_ALONG - 2;
 
     /**
      * The grid of a bench on which places are as large as the largest container and its gap.
@@ -23,7 +24,8 @@ public record Grid(int rows, int columns) {
             throw new IllegalArgumentException("no container fits on a bench of " + lengthCm + " × " + depthCm
                     + " cm; places are " + pitchX(containers) + " × " + pitchY(containers) + " cm");
         }
-        return new Grid(Math.min(MOST, rows), Math.min(MOST, columns));
+        int across = Math.min(MOST, columns);
+        return new Grid(Math.min(Math.min(MOST, rows), Bounds.PLACES / across), across);
     }
 
     /** The last container needs no gap behind it. */

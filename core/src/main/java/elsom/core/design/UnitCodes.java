@@ -1,5 +1,6 @@
 package elsom.core.design;
 
+import elsom.core.quantity.Bounds;
 import elsom.core.trial.UnitCode;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -18,7 +19,7 @@ public final class UnitCodes {
     private static final int[] WEIGHTS = {3, 2, 5};
 
     /** The most units one trial can have. */
-    public static final int MOST = 1000;
+    public static final int MOST = Bounds.UNITS;
 
     private UnitCodes() {}
 

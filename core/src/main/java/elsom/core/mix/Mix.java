@@ -1,5 +1,6 @@
 package elsom.core.mix;
 
+import elsom.core.quantity.Bounds;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -38,6 +39,7 @@ public record Mix(List<Part> parts) {
      * @throws IllegalArgumentException if one part has a number and another has none, or nothing is left
      */
     public static Mix parse(String text) {
+        Bounds.note("a mix", text, Bounds.MIX);
         String[] pieces = text.strip().split("\\s*(?:\\+|;|,(?!\\d))\\s*");
         if (pieces.length == 1) {
             Matcher whole = Pattern.compile("100\\s*%\\s+(\\S.*)").matcher(pieces[0].strip());

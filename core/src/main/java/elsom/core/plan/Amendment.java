@@ -1,5 +1,6 @@
 package elsom.core.plan;
 
+import elsom.core.quantity.Bounds;
 import java.time.Instant;
 import java.util.List;
 
@@ -10,12 +11,16 @@ import java.util.List;
  * @param changes what changed, a sentence each
  */
 public record Amendment(int number, Instant at, String station, String reason, List<String> changes) {
-    public static final int LONGEST_REASON = 300;
+    private static final int MOST_CHANGES = 200;
+    private static final int LONGEST_CHANGE = 2000;
+    public static final int LONGEST_REASON = Bounds.NOTE;
 
     public Amendment {
-        changes = List.copyOf(changes);
-        if (reason.isBlank() || reason.length() > LONGEST_REASON) {
-            throw new IllegalArgumentException("a reason has 1 to " + LONGEST_REASON + " characters");
-        }
+        Bounds.count("an amendment's number", number, 1, Integer.MAX_VALUE);
+        Bounds.instant("when it was changed", at);
+        Bounds.name("the station", station, Bounds.STATION);
+        Bounds.name("a reason", reason.replace('\n', ' ').replace('\r', ' ').replace('\t', ' '), LONGEST_REASON);
+        changes = Bounds.list("changes", changes, 0, MOST_CHANGES);
+        changes.forEach(change -> Bounds.note("a change", change, LONGEST_CHANGE));
     }
 }

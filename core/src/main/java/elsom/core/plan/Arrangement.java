@@ -1,6 +1,7 @@
 package elsom.core.plan;
 
 import elsom.core.design.LayoutKind;
+import elsom.core.quantity.Bounds;
 import elsom.core.trial.BenchPosition;
 import elsom.core.trial.UnitCode;
 import java.util.ArrayList;
@@ -29,17 +30,20 @@ public record Arrangement(
     public static final int MOST_REPLICATES = 50;
 
     /** A unit put on another place by hand; what stands there changes places with it. */
-    public record Move(UnitCode unit, BenchPosition to) {}
+    public record Move(UnitCode unit, BenchPosition to) {
+        public Move {
+            Bounds.present("the unit that is moved", unit);
+            Bounds.present("where a unit is moved", to);
+        }
+    }
 
     public Arrangement {
-        sites = List.copyOf(sites);
-        moves = List.copyOf(moves);
-        if (replicates < 1 || replicates > MOST_REPLICATES) {
-            throw new IllegalArgumentException("replicates are 1 to " + MOST_REPLICATES + ", got " + replicates);
-        }
-        if (sites.isEmpty() || sites.size() > Site.MOST) {
-            throw new IllegalArgumentException("a trial stands on 1 to " + Site.MOST + " benches, got " + sites.size());
-        }
+        Bounds.present("the kind of layout", kind);
+        Bounds.count("replicates", replicates, 1, MOST_REPLICATES);
+        sites = Bounds.list("benches", sites, 1, Site.MOST);
+        Bounds.count("the factor of whole plots", wholePlotFactor, 0, Factor.MOST);
+        Bounds.count("days between turns", rotateEveryDays, 0, 365);
+        moves = Bounds.list("moves by hand", moves, 0, Bounds.MOVES);
     }
 
     /** Drawn from a seed, nothing moved by hand. */

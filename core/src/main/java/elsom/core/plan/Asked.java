@@ -1,5 +1,6 @@
 package elsom.core.plan;
 
+import elsom.core.quantity.Bounds;
 import elsom.core.trial.EndpointCode;
 import java.util.List;
 import java.util.Optional;
@@ -13,14 +14,19 @@ import java.util.Optional;
  * @param measures what is measured, and how
  */
 public record Asked(String question, String crop, List<Question> questions, List<Measure> measures) {
-    public static final int MOST_MEASURES = 30;
+    public static final int MOST_MEASURES = Bounds.ENDPOINTS;
 
     public Asked {
-        questions = List.copyOf(questions);
-        measures = List.copyOf(measures);
-        if (measures.size() > MOST_MEASURES) {
-            throw new IllegalArgumentException(
-                    "a trial measures at most " + MOST_MEASURES + " endpoints, got " + measures.size());
+        Bounds.name("a question", question, Bounds.QUESTION);
+        Bounds.line("the crop", crop, Bounds.NAME);
+        questions = Bounds.list("comparisons", questions, 0, Question.MOST);
+        measures = Bounds.list("endpoints", measures, 1, MOST_MEASURES);
+        long codes = measures.stream()
+                .map(measure -> measure.endpoint().code())
+                .distinct()
+                .count();
+        if (codes < measures.size()) {
+            throw new IllegalArgumentException("two endpoints share a code");
         }
     }
 

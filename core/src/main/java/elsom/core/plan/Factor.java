@@ -1,5 +1,6 @@
 package elsom.core.plan;
 
+import elsom.core.quantity.Bounds;
 import elsom.core.quantity.UnitOfMeasure;
 import java.util.HashSet;
 import java.util.List;
@@ -30,10 +31,27 @@ public record Factor(
      * @param amount in the factor's unit; null for a level that is only named
      * @param control whether it is what the others are compared with
      */
-    public record Level(String name, @Nullable Double amount, boolean control) {}
+    public record Level(String name, @Nullable Double amount, boolean control) {
+        public Level {
+            Bounds.name("a level", name, Bounds.NAME);
+            if (amount != null) {
+                Bounds.number("level “" + name + "”", amount, 0, Bounds.LARGEST);
+            }
+        }
+    }
 
     public Factor {
+        Bounds.line("a factor's name", name, Bounds.NAME);
+        Bounds.present("what a factor is about", kind);
+        Bounds.present("a factor's unit", unit);
+        Bounds.present("a factor's levels", levels);
         levels = List.copyOf(levels);
+        if (labelRate != null) {
+            Bounds.number("the label's rate", labelRate, 0, Bounds.LARGEST);
+        }
+        if (expectedEffect != null) {
+            Bounds.number("the expected effect", expectedEffect, 0, Bounds.LARGEST);
+        }
         if (name.isBlank() || levels.size() < 2 || levels.size() > MOST_LEVELS) {
             throw new IllegalArgumentException("a factor has a name and 2 to " + MOST_LEVELS + " levels, got “" + name
                     + "” with " + levels.size());

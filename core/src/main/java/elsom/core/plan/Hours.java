@@ -1,8 +1,10 @@
 package elsom.core.plan;
 
+import elsom.core.quantity.Bounds;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.time.ZoneOffset;
 import java.time.ZonedDateTime;
 import java.util.EnumSet;
 import java.util.List;
@@ -26,6 +28,8 @@ public record Hours(LocalTime from, LocalTime to, Set<DayOfWeek> days, List<Away
     /** From the first to the last day, both away. */
     public record Away(LocalDate from, LocalDate to) {
         public Away {
+            Bounds.instant("the first day away", from.atStartOfDay().toInstant(ZoneOffset.UTC));
+            Bounds.instant("the last day away", to.atStartOfDay().toInstant(ZoneOffset.UTC));
             if (to.isBefore(from)) {
                 throw new IllegalArgumentException("days away end on " + to + ", before they begin on " + from);
             }
@@ -33,8 +37,11 @@ public record Hours(LocalTime from, LocalTime to, Set<DayOfWeek> days, List<Away
     }
 
     public Hours {
+        Bounds.present("the start of the working day", from);
+        Bounds.present("the end of the working day", to);
+        Bounds.present("working days", days);
         days = Set.copyOf(days);
-        away = List.copyOf(away);
+        away = Bounds.list("spells away", away, 0, Bounds.DAYS_AWAY);
         if (!from.isBefore(to)) {
             throw new IllegalArgumentException("the working day ends after it begins, got " + from + " to " + to);
         }

@@ -1,6 +1,7 @@
 package elsom.core.plan;
 
 import elsom.core.design.DoseSeries;
+import elsom.core.quantity.Bounds;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
 import java.util.ArrayList;
@@ -21,8 +22,10 @@ import org.jspecify.annotations.Nullable;
  * "0.25 to 4 % in 6", the control counted.
  */
 public final class LevelsText {
+    /** Of text in which one space parts the words: with several the match could take cubic time. */
     private static final Pattern SERIES = Pattern.compile(
-            "([0-9]+(?:[.,][0-9]+)?)\\s*([^0-9,.\\s]+)?\\s+to\\s+([0-9]+(?:[.,][0-9]+)?)\\s*([^0-9,.]+?)?\\s+in\\s+([0-9]{1,2})");
+            "([0-9]+(?:[.,][0-9]+)?) ?([^0-9,. ]+)? to" + " ([0-9]+(?:[.,][0-9]+)?) ?([^0-9,. ]+)? in ([0-9]{1,2})");
+
     private static final Pattern AMOUNT = Pattern.compile("([0-9]+(?:[.,][0-9]+)?|\\.[0-9]+)\\s*(\\D.*)?");
     private static final Set<String> NOTHING = Set.of("none", "no", "untreated", "water", "control", "nil", "clean");
 
@@ -43,7 +46,8 @@ public final class LevelsText {
             @Nullable Double labelRate,
             @Nullable Double expectedEffect) {
         boolean measured = kind == FactorKind.DOSE || kind == FactorKind.TIME;
-        Matcher series = SERIES.matcher(levels.strip());
+        Bounds.note("the levels of “" + name + "”", levels, Bounds.LEVELS_TEXT);
+        Matcher series = SERIES.matcher(String.join(" ", levels.strip().split("\\s+")));
         if (measured && series.matches()) {
             return series(name, kind, series, labelRate, expectedEffect);
         }

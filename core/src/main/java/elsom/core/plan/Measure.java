@@ -1,5 +1,6 @@
 package elsom.core.plan;
 
+import elsom.core.quantity.Bounds;
 import elsom.core.trial.Endpoint;
 
 /**
@@ -23,16 +24,13 @@ public record Measure(
     public static final int LONGEST_RULE = 240;
 
     public Measure {
-        if (!(weight >= 0 && weight <= 100)) {
-            throw new IllegalArgumentException("a weight is 0 to 100, got " + weight);
-        }
-        if (!(typicalCv > 0 && typicalCv < 5) || secondsEach < 0) {
-            throw new IllegalArgumentException("a typical CV is above 0 and below 5 and seconds are 0 or more, got "
-                    + typicalCv + ", " + secondsEach);
-        }
-        if (rule.length() > LONGEST_RULE) {
-            throw new IllegalArgumentException("a rule has at most " + LONGEST_RULE + " characters");
-        }
+        Bounds.present("an endpoint", endpoint);
+        Bounds.number("a weight", weight, 0, 100);
+        Bounds.present("which way is better", better);
+        Bounds.line("who scores", scorer, Bounds.NAME);
+        Bounds.number("a typical CV", typicalCv, 0.0001, 5);
+        Bounds.count("seconds a unit takes", secondsEach, 0, 86_400);
+        Bounds.note("a rule", rule, LONGEST_RULE);
     }
 
     public Measure with(String newRule, String newScorer, double newWeight, Direction newBetter) {

@@ -1,5 +1,6 @@
 package elsom.core.plan;
 
+import elsom.core.quantity.Bounds;
 import elsom.core.trial.UnitCode;
 import java.util.List;
 
@@ -14,9 +15,18 @@ import java.util.List;
  */
 public record Origin(long trial, String question, String change, List<Kept> kept) {
     /** A unit that goes on, and the treatment it has in the new plan. */
-    public record Kept(UnitCode unit, int treatment) {}
+    public record Kept(UnitCode unit, int treatment) {
+        public Kept {
+            Bounds.present("the code of a unit that goes on", unit);
+            Bounds.count("treatment of a unit that goes on", treatment, 1, Bounds.TREATMENTS);
+        }
+    }
+
+    private static final int LONGEST_CHANGE = 4000;
 
     public Origin {
-        kept = List.copyOf(kept);
+        kept = Bounds.list("units that go on", kept, 0, Bounds.UNITS);
+        Bounds.line("what the earlier trial asked", question, Bounds.QUESTION);
+        Bounds.note("what was changed", change, LONGEST_CHANGE);
     }
 }

@@ -4,6 +4,7 @@ import elsom.core.design.Filling;
 import elsom.core.design.Grid;
 import elsom.core.design.Layout;
 import elsom.core.design.LayoutKind;
+import elsom.core.quantity.Bounds;
 import elsom.core.trial.Bench;
 import elsom.core.trial.Chore;
 import elsom.core.trial.Container;
@@ -36,9 +37,51 @@ public record Plan(
         Schedule schedule,
         Rules rules,
         @Nullable Origin origin) {
+    public Plan {
+        Bounds.present("the kind of trial", protocol);
+        Bounds.present("what is asked", asked);
+        Bounds.present("what is compared", treatments);
+        Bounds.present("what a unit is", pots);
+        Bounds.present("where units stand", arrangement);
+        Bounds.present("when it is done", schedule);
+        Bounds.present("how it is run", rules);
+        for (PlannedLook look : schedule.looks()) {
+            look.endpoints().stream()
+                    .filter(code -> asked.measure(code).isEmpty())
+                    .forEach(code -> {
+                        throw new IllegalArgumentException(
+                                "look “" + look.name() + "” measures “" + code + "”, which is no endpoint of the plan");
+                    });
+        }
+    }
 
     public Plan with(Asked other) {
         return new Plan(protocol, other, treatments, pots, arrangement, schedule, rules, origin);
+    }
+
+    /**
+     * The plan with other questions and endpoints; looks measure what is left of theirs.
+     *
+     * @throws IllegalArgumentException if a look would measure nothing
+     */
+    public Plan measuring(Asked other) {
+        List<PlannedLook> left = schedule.looks().stream()
+                .map(look -> new PlannedLook(
+                        look.name(),
+                        look.after(),
+                        look.endpoints().stream()
+                                .filter(code -> other.measure(code).isPresent())
+                                .toList()))
+                .toList();
+        return new Plan(
+                protocol,
+                other,
+                treatments,
+                pots,
+                arrangement,
+                schedule.with(left, schedule.steps(), schedule.hours()),
+                rules,
+                origin);
     }
 
     public Plan with(Treatments others, Pots otherPots) {
@@ -165,7 +208,9 @@ public record Plan(
         }
         try {
             if (!kept().isEmpty()) {
-                return roomForKept();
+                return kept().stream().anyMatch(kept -> kept.treatment() > treatments.size())
+                        ? Optional.of("A unit that goes on had a treatment that the plan no longer has.")
+                        : roomForKept();
             }
             int factor = arrangement.wholePlotFactor();
             int factors = treatments.factors().size();

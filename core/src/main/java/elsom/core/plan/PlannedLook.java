@@ -1,5 +1,6 @@
 package elsom.core.plan;
 
+import elsom.core.quantity.Bounds;
 import elsom.core.trial.EndpointCode;
 import java.time.Duration;
 import java.util.List;
@@ -9,9 +10,8 @@ public record PlannedLook(String name, Duration after, List<EndpointCode> endpoi
     public static final int MOST = 40;
 
     public PlannedLook {
-        endpoints = List.copyOf(endpoints);
-        if (endpoints.isEmpty()) {
-            throw new IllegalArgumentException("look “" + name + "” measures nothing");
-        }
+        Bounds.name("a look's name", name, Bounds.SHORT_NAME);
+        Bounds.span("when look “" + name + "” is planned", after);
+        endpoints = Bounds.list("endpoints of look “" + name + "”", endpoints, 1, Bounds.ENDPOINTS);
     }
 }

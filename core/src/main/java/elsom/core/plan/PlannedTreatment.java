@@ -1,7 +1,9 @@
 package elsom.core.plan;
 
+import elsom.core.quantity.Bounds;
 import elsom.core.trial.Container;
 import elsom.core.trial.ControlKind;
+import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.TreatmentProperty;
 import java.util.List;
 import java.util.Map;
@@ -27,8 +29,13 @@ public record PlannedTreatment(
         double volumeMl,
         List<Integer> levels) {
     public PlannedTreatment {
+        Bounds.name("a treatment's name", name, Bounds.NAME);
+        Bounds.line("a mix", mix, Bounds.MIX);
+        Bounds.line("a treatment's class", kind, Bounds.STATION);
+        Bounds.present("whether it is a control", control);
+        Bounds.number("filled volume in mL", volumeMl, 0, ExperimentalUnit.LARGEST_ML);
         properties = Map.copyOf(properties);
-        levels = List.copyOf(levels);
+        levels = Bounds.list("levels", levels, 0, Factor.MOST);
     }
 
     /** A treatment of which nothing but its name and material is special. */
@@ -38,6 +45,10 @@ public record PlannedTreatment(
 
     public boolean isControl() {
         return control == ControlKind.CONTROL;
+    }
+
+    PlannedTreatment called(String other) {
+        return new PlannedTreatment(other, mix, kind, control, properties, container, volumeMl, levels);
     }
 
     public PlannedTreatment in(@Nullable Container other, double volume) {

@@ -1,6 +1,8 @@
 package elsom.core.plan;
 
+import elsom.core.quantity.Bounds;
 import elsom.core.trial.Container;
+import elsom.core.trial.ExperimentalUnit;
 
 /**
  * What a unit is and what goes into it.
@@ -23,17 +25,20 @@ public record Pots(
         double settling,
         double spare,
         double doseMl) {
+    public static final int MOST_PLANTS = 1000;
+    public static final int MOST_SEEDS = 10_000;
     public static final double USUAL_SETTLING = 0.15;
     public static final double USUAL_SPARE = 0.10;
 
     public Pots {
-        if (!(volumeMl >= 0 && volumeMl <= 1e6) || plants < 0 || seeds < 0 || !(thousandSeedG >= 0)) {
-            throw new IllegalArgumentException("volumes, plants and seeds are 0 or more");
-        }
-        if (!(settling >= 0 && settling <= 0.6) || !(spare >= 0 && spare <= 1) || !(doseMl >= 0 && doseMl <= 1e6)) {
-            throw new IllegalArgumentException(
-                    "settling is 0 to 60 %, spare 0 to 100 %, got " + settling + " and " + spare);
-        }
+        Bounds.present("a container", container);
+        Bounds.number("filled volume in mL", volumeMl, 0, ExperimentalUnit.LARGEST_ML);
+        Bounds.count("plants in a unit", plants, 0, MOST_PLANTS);
+        Bounds.count("seeds in a unit", seeds, 0, MOST_SEEDS);
+        Bounds.number("the mass of a thousand seeds in g", thousandSeedG, 0, 5000);
+        Bounds.number("settling as a share", settling, 0, 0.6);
+        Bounds.number("spare as a share", spare, 0, 1);
+        Bounds.number("a dose in mL", doseMl, 0, ExperimentalUnit.LARGEST_ML);
     }
 
     public static Pots of(Container container) {

@@ -1,5 +1,6 @@
 package elsom.core.plan;
 
+import elsom.core.quantity.Bounds;
 import elsom.core.quantity.Decimals;
 import elsom.core.trial.EndpointCode;
 import java.util.List;
@@ -23,12 +24,16 @@ public record Question(
         boolean inPercent,
         Stated stated) {
     public static final int MOST = 8;
+    private static final double LEAST = 1e-9;
 
     public Question {
-        treatments = List.copyOf(treatments);
-        if (!(matters > 0 && matters < 1e9)) {
-            throw new IllegalArgumentException("the difference that matters must be above 0, got " + matters);
-        }
+        treatments = Bounds.list("treatments in a comparison", treatments, 0, Bounds.TREATMENTS);
+        treatments.forEach(number -> Bounds.count("a treatment's number", number, 1, Bounds.TREATMENTS));
+        Bounds.count("the comparator", comparator, 0, Bounds.TREATMENTS);
+        Bounds.present("an endpoint", endpoint);
+        Bounds.present("a direction", direction);
+        Bounds.number("the difference that matters", matters, LEAST, Bounds.LARGEST / 10);
+        Bounds.present("when it was stated", stated);
     }
 
     public Question as(Stated when) {

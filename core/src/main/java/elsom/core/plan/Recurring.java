@@ -1,5 +1,6 @@
 package elsom.core.plan;
 
+import elsom.core.quantity.Bounds;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -12,7 +13,8 @@ import java.util.List;
  * @param until after the trial's start; the last time is not later
  */
 public record Recurring(Kind kind, String note, Duration first, Duration every, Duration until) {
-    public static final int MOST = 12;
+    public static final int MOST = Bounds.RECURRING_STEPS;
+    public static final int LONGEST_NOTE = 120;
     private static final int MOST_TIMES = 400;
 
     /** What is done. */
@@ -38,6 +40,11 @@ public record Recurring(Kind kind, String note, Duration first, Duration every, 
     }
 
     public Recurring {
+        Bounds.present("what is done", kind);
+        Bounds.note("a step's note", note, LONGEST_NOTE);
+        Bounds.span("when a step is first done", first);
+        Bounds.span("how often a step is done", every);
+        Bounds.span("when a step is last done", until);
         if (every.isNegative() || until.compareTo(first) < 0) {
             throw new IllegalArgumentException("a step recurs after some time and ends after it begins");
         }

@@ -1,5 +1,6 @@
 package elsom.core.plan;
 
+import elsom.core.quantity.Bounds;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -24,9 +25,16 @@ public record Schedule(
         List<Recurring> steps,
         Hours hours) {
     public Schedule {
-        runs = List.copyOf(runs);
-        looks = List.copyOf(looks);
-        steps = List.copyOf(steps);
+        Bounds.present("the time zone", zone);
+        Bounds.instant("the start", start);
+        if (end != null) {
+            Bounds.instant("the end", end);
+        }
+        runs = Bounds.list("running times", runs, 0, Bounds.TREATMENTS);
+        runs.forEach(run -> Bounds.span("a running time", run));
+        looks = Bounds.list("looks", looks, 1, Bounds.LOOKS);
+        steps = Bounds.list("recurring steps", steps, 0, Bounds.RECURRING_STEPS);
+        Bounds.present("working hours", hours);
         if (end != null && runs.isEmpty()) {
             throw new IllegalArgumentException("treatments that end together each run for some time");
         }

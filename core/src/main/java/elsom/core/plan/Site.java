@@ -1,6 +1,7 @@
 package elsom.core.plan;
 
 import elsom.core.design.Grid;
+import elsom.core.quantity.Bounds;
 import elsom.core.trial.Bench;
 import elsom.core.trial.Container;
 import elsom.core.trial.Influence;
@@ -22,10 +23,16 @@ public record Site(
         Side door,
         LightMap lightMap,
         List<Influence> influences) {
-    public static final int MOST = 6;
+    public static final int MOST = Bounds.BENCHES;
 
     public Site {
-        influences = List.copyOf(influences);
+        Bounds.name("a bench's name", name, Bounds.NAME);
+        Bounds.number("a bench's length in cm", lengthCm, 0, Bench.LARGEST_CM);
+        Bounds.number("a bench's depth in cm", depthCm, 0, Bench.LARGEST_CM);
+        Bounds.present("the side of the light", light);
+        Bounds.present("the side of the door", door);
+        Bounds.present("the light", lightMap);
+        influences = Bounds.list("influences on a bench", influences, 0, Bounds.INFLUENCES);
     }
 
     public static Site named(String name) {

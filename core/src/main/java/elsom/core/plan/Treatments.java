@@ -1,11 +1,14 @@
 package elsom.core.plan;
 
+import elsom.core.quantity.Bounds;
 import elsom.core.trial.ControlKind;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.TreatmentProperty;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
@@ -19,15 +22,17 @@ import java.util.stream.Collectors;
  * @param list the treatments of a plain list; empty with factors
  */
 public record Treatments(List<Factor> factors, String base, List<List<Integer>> struck, List<PlannedTreatment> list) {
+    private static final int MOST_CELLS = Factor.MOST_LEVELS * Factor.MOST_LEVELS * Factor.MOST_LEVELS;
+    private static final int MOST_LISTED = 60;
     public static final Treatments NONE = new Treatments(List.of(), "", List.of(), List.of());
 
     public Treatments {
-        factors = List.copyOf(factors);
-        struck = struck.stream().map(List::copyOf).toList();
-        list = List.copyOf(list);
-        if (factors.size() > Factor.MOST) {
-            throw new IllegalArgumentException("at most " + Factor.MOST + " factors, got " + factors.size());
-        }
+        factors = Bounds.list("factors", factors, 0, Factor.MOST);
+        Bounds.line("the base material", base, Bounds.MIX);
+        struck = Bounds.list("cells left out", struck, 0, MOST_CELLS).stream()
+                .map(List::copyOf)
+                .toList();
+        list = Bounds.list("treatments", list, 0, MOST_LISTED);
         if (!factors.isEmpty() && !list.isEmpty()) {
             throw new IllegalArgumentException("treatments are a grid of factors or a list, not both");
         }
@@ -65,11 +70,29 @@ public record Treatments(List<Factor> factors, String base, List<List<Integer>> 
     /** The treatments in order; number 1 is the first. */
     public List<PlannedTreatment> all() {
         return factorial()
-                ? cells().stream()
+                ? parted(cells().stream()
                         .filter(cell -> !struck.contains(cell))
                         .map(this::treatment)
-                        .toList()
+                        .toList())
                 : list;
+    }
+
+    /** Long names of levels are clipped, and may then be alike: a number parts them. */
+    private static List<PlannedTreatment> parted(List<PlannedTreatment> all) {
+        Map<String, Integer> times = new HashMap<>();
+        List<PlannedTreatment> parted = new ArrayList<>();
+        for (PlannedTreatment treatment : all) {
+            int time = times.merge(treatment.name().toLowerCase(Locale.ROOT), 1, Integer::sum);
+            String number = " " + time;
+            String name = treatment.name();
+            parted.add(
+                    time == 1
+                            ? treatment
+                            : treatment.called(
+                                    name.substring(0, Math.min(name.length(), Treatment.LONGEST_NAME - number.length()))
+                                            + number));
+        }
+        return parted;
     }
 
     public int size() {
@@ -91,11 +114,12 @@ public record Treatments(List<Factor> factors, String base, List<List<Integer>> 
                 properties.putIfAbsent(TreatmentProperty.DOSE, Objects.requireNonNull(level.amount()));
             }
         }
-        String name = clipped(levels.stream().map(Factor.Level::name).collect(Collectors.joining(" · ")));
+        String name = clipped(
+                levels.stream().map(Factor.Level::name).collect(Collectors.joining(" · ")), Treatment.LONGEST_NAME);
         boolean control = levels.stream().allMatch(Factor.Level::control);
         return new PlannedTreatment(
                 name,
-                materials.isEmpty() ? base : String.join(" + ", materials),
+                materials.isEmpty() ? base : clipped(String.join(" + ", materials), Bounds.MIX),
                 "",
                 control ? ControlKind.CONTROL : ControlKind.NONE,
                 properties,
@@ -104,7 +128,7 @@ public record Treatments(List<Factor> factors, String base, List<List<Integer>> 
                 cell);
     }
 
-    private static String clipped(String name) {
-        return name.length() <= Treatment.LONGEST_NAME ? name : name.substring(0, Treatment.LONGEST_NAME - 1) + "…";
+    private static String clipped(String text, int longest) {
+        return text.length() <= longest ? text : text.substring(0, longest - 1) + "…";
     }
 }

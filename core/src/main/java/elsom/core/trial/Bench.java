@@ -1,5 +1,6 @@
 package elsom.core.trial;
 
+import elsom.core.quantity.Bounds;
 import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -29,11 +30,15 @@ public record Bench(
     public static final double LARGEST_CM = 10_000;
 
     public Bench {
-        influences = List.copyOf(influences);
-        if (number < 1 || rows < 1 || columns < 1) {
-            throw new IllegalArgumentException("a bench needs a number, rows and columns of at least 1, got " + number
-                    + ", " + rows + ", " + columns);
-        }
+        influences = Bounds.list("influences on a bench", influences, 0, Bounds.INFLUENCES);
+        Bounds.count("a bench's number", number, 1, Bounds.BENCHES);
+        Bounds.name("a bench's name", name, Bounds.NAME);
+        Bounds.count("rows of a bench", rows, 1, Bounds.PLACES_ALONG);
+        Bounds.count("columns of a bench", columns, 1, Bounds.PLACES_ALONG);
+        Bounds.count("places of a bench", rows * columns, 1, Bounds.PLACES);
+        Bounds.present("the side of the light", light);
+        Bounds.present("the side of the door", door);
+        Bounds.present("the light", lightMap);
         if (!(lengthCm >= 0 && lengthCm <= LARGEST_CM && depthCm >= 0 && depthCm <= LARGEST_CM)) {
             throw new IllegalArgumentException(
                     "a bench is up to " + LARGEST_CM + " cm long and deep, got " + lengthCm + " and " + depthCm);

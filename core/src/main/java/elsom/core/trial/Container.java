@@ -1,5 +1,7 @@
 package elsom.core.trial;
 
+import elsom.core.quantity.Bounds;
+
 /**
  * A pot, tray or bowl, by its inner measures in centimetres. Round ones have length and width both equal to the
  * diameter; a bowl is a spherical cap and has no base.
@@ -15,13 +17,13 @@ public record Container(
         double topWidthCm,
         double baseLengthCm,
         double baseWidthCm) {
+    public static final double SMALLEST_CM = 0.1;
     public static final double LARGEST_CM = 300;
 
     public Container {
-        if (name.isBlank() || name.length() > Treatment.LONGEST_NAME) {
-            throw new IllegalArgumentException(
-                    "a container's name has 1 to " + Treatment.LONGEST_NAME + " characters, got “" + name + "”");
-        }
+        Bounds.name("a container's name", name, Bounds.NAME);
+        Bounds.present("a container's shape", shape);
+        Bounds.present("a container's outline", outline);
         requireSize("depth", depthCm);
         requireSize("top", topLengthCm);
         requireSize("top", topWidthCm);
@@ -37,10 +39,7 @@ public record Container(
     }
 
     private static void requireSize(String what, double cm) {
-        if (!(cm > 0 && cm <= LARGEST_CM)) {
-            throw new IllegalArgumentException(
-                    "container " + what + " must be above 0 and at most " + LARGEST_CM + " cm, got " + cm);
-        }
+        Bounds.number("container " + what + " in cm", cm, SMALLEST_CM, LARGEST_CM);
     }
 
     public static Container straightRound(String name, double depthCm, double diameterCm) {

@@ -1,5 +1,6 @@
 package elsom.core.trial;
 
+import elsom.core.quantity.Bounds;
 import elsom.core.quantity.UnitOfMeasure;
 
 /**
@@ -22,7 +23,18 @@ public record Endpoint(
         double highest,
         int decimals) {
     public Endpoint {
-        if (size < 1 || (counting == Counting.SINGLE && size != 1)) {
+        Bounds.present("an endpoint's code", code);
+        Bounds.name("an endpoint's name", name, Bounds.NAME);
+        Bounds.present("an endpoint's unit", unit);
+        Bounds.count(
+                "the size of endpoint " + code,
+                size,
+                1,
+                Bounds.present("counting", counting) == Counting.SUB_READINGS ? Bounds.SUB_READINGS : Bounds.COUNTED);
+        Bounds.number("the lowest value of " + code, lowest, -Bounds.LARGEST, Bounds.LARGEST);
+        Bounds.number("the highest value of " + code, highest, -Bounds.LARGEST, Bounds.LARGEST);
+        Bounds.count("decimals of " + code, decimals, 0, Bounds.DECIMALS);
+        if (counting == Counting.SINGLE && size != 1) {
             throw new IllegalArgumentException("endpoint " + code + " has an impossible size " + size);
         }
         if (!(lowest < highest)) {

@@ -1,5 +1,7 @@
 package elsom.core.trial;
 
+import elsom.core.quantity.Bounds;
+
 /**
  * What was randomised: a filled container.
  *
@@ -16,16 +18,17 @@ public record ExperimentalUnit(
         double filledVolumeMl,
         int block,
         BenchPosition position) {
+    public static final double SMALLEST_ML = 0.001;
     public static final double LARGEST_ML = 1_000_000;
 
     public ExperimentalUnit {
-        if (!(filledVolumeMl > 0 && filledVolumeMl <= LARGEST_ML)) {
-            throw new IllegalArgumentException("filled volume of " + code + " must be above 0 and at most " + LARGEST_ML
-                    + " mL, got " + filledVolumeMl);
-        }
-        if (replicate < 1 || block < 1 || treatment < 1) {
-            throw new IllegalArgumentException("treatment, replicate and block of " + code + " start at 1");
-        }
+        Bounds.present("a unit's code", code);
+        Bounds.number("filled volume of " + code + " in mL", filledVolumeMl, SMALLEST_ML, LARGEST_ML);
+        Bounds.name("the container of " + code, container, Bounds.NAME);
+        Bounds.count("treatment of " + code, treatment, 1, Bounds.TREATMENTS);
+        Bounds.count("replicate of " + code, replicate, 1, Bounds.UNITS);
+        Bounds.count("block of " + code, block, 1, Bounds.UNITS);
+        Bounds.present("the place of " + code, position);
     }
 
     /** The same unit on another place. */

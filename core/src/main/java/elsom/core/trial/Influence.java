@@ -1,5 +1,6 @@
 package elsom.core.trial;
 
+import elsom.core.quantity.Bounds;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -42,9 +43,14 @@ public record Influence(Kind kind, int fromRow, int toRow, int fromColumn, int t
     }
 
     public Influence {
-        if (fromRow < 1 || fromColumn < 1 || toRow < fromRow || toColumn < fromColumn) {
-            throw new IllegalArgumentException("rows and columns run from 1 upwards, got rows " + fromRow + "–" + toRow
-                    + ", columns " + fromColumn + "–" + toColumn);
+        if (fromRow < 1
+                || fromColumn < 1
+                || toRow < fromRow
+                || toColumn < fromColumn
+                || toRow > Bounds.PLACES_ALONG
+                || toColumn > Bounds.PLACES_ALONG) {
+            throw new IllegalArgumentException("rows and columns run from 1 to " + Bounds.PLACES_ALONG + ", got rows "
+                    + fromRow + "–" + toRow + ", columns " + fromColumn + "–" + toColumn);
         }
     }
 

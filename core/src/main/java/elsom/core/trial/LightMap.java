@@ -1,5 +1,6 @@
 package elsom.core.trial;
 
+import elsom.core.quantity.Bounds;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -17,7 +18,7 @@ public record LightMap(int rows, int columns, List<Double> ppfd) {
     public static final LightMap NONE = new LightMap(0, 0, List.of());
 
     public LightMap {
-        ppfd = List.copyOf(ppfd);
+        ppfd = Bounds.list("light readings", ppfd, 0, MOST_ROWS * MOST_ROWS);
         if (rows < 0 || rows > MOST_ROWS || columns < 0 || columns > MOST_ROWS || rows * columns != ppfd.size()) {
             throw new IllegalArgumentException("a light map of " + rows + " rows and " + columns + " columns holds "
                     + rows * columns + " values, got " + ppfd.size());

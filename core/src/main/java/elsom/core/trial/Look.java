@@ -1,8 +1,10 @@
 package elsom.core.trial;
 
+import elsom.core.quantity.Bounds;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Set;
 
 /**
  * A planned observation of all units.
@@ -14,10 +16,13 @@ import java.util.List;
  */
 public record Look(int number, String name, Duration afterStart, List<EndpointCode> endpoints) {
     public Look {
-        if (number < 1 || endpoints.isEmpty()) {
-            throw new IllegalArgumentException("look " + number + " needs a number from 1 and an endpoint");
+        Bounds.count("a look's number", number, 1, Bounds.LOOKS);
+        Bounds.name("a look's name", name, Bounds.SHORT_NAME);
+        Bounds.span("when look " + number + " is planned", afterStart);
+        endpoints = Bounds.list("endpoints of look " + number, endpoints, 1, Bounds.ENDPOINTS);
+        if (Set.copyOf(endpoints).size() < endpoints.size()) {
+            throw new IllegalArgumentException("look " + number + " measures an endpoint twice");
         }
-        endpoints = List.copyOf(endpoints);
     }
 
     public Instant plannedAt(Instant start) {

@@ -1,5 +1,6 @@
 package elsom.core.trial;
 
+import elsom.core.quantity.Bounds;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -21,13 +22,17 @@ public record Mishap(
         Instant happenedAt,
         String station,
         @Nullable Instant withdrawnAt) {
-    public static final int LONGEST_NOTE = 300;
+    public static final int LONGEST_NOTE = Bounds.NOTE;
 
     public Mishap {
-        units = List.copyOf(units);
-        if (note.length() > LONGEST_NOTE) {
-            throw new IllegalArgumentException(
-                    "a note has at most " + LONGEST_NOTE + " characters, got " + note.length());
+        units = Bounds.list("units of a mishap", units, 0, Bounds.UNITS);
+        Bounds.count("a mishap's number", number, 1, Integer.MAX_VALUE);
+        Bounds.present("what happened", kind);
+        Bounds.note("a note", note, LONGEST_NOTE);
+        Bounds.instant("when it happened", happenedAt);
+        Bounds.name("the station", station, Bounds.STATION);
+        if (withdrawnAt != null) {
+            Bounds.instant("when it was taken back", withdrawnAt);
         }
     }
 

@@ -1,5 +1,7 @@
 package elsom.core.trial;
 
+import elsom.core.quantity.Bounds;
+import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
@@ -28,9 +30,17 @@ public record Reading(
         @Nullable ReadingId supersedes,
         @Nullable CorrectionReason reason) {
     public Reading {
-        if (value != null && !Double.isFinite(value)) {
-            throw new IllegalArgumentException("a reading must be finite, got " + value);
+        Bounds.present("a reading's number", id);
+        Bounds.present("what a reading is of", ref);
+        if (value != null) {
+            Bounds.number("a reading", value, -Bounds.LARGEST, Bounds.LARGEST);
         }
+        Bounds.line("what was typed", typedText, Typed.LONGEST);
+        Bounds.present("the unit that was typed", typedUnit);
+        Bounds.instant("when a reading was taken", takenAt);
+        Bounds.instant("when a reading was entered", recordedAt);
+        Bounds.name("the station", station, Bounds.STATION);
+        Bounds.present("the instrument", instrument);
         if ((supersedes == null) != (reason == null)) {
             throw new IllegalArgumentException("a correction names both what it supersedes and why");
         }

@@ -56,6 +56,9 @@ final class Setup {
         if (containersByName.size() < containers.size()) {
             problems.add("two containers share a name");
         }
+        if (looks.isEmpty() || endpoints.isEmpty()) {
+            problems.add("nothing is measured at any look");
+        }
         Set<String> names = new HashSet<>();
         treatments.stream()
                 .map(Treatment::name)

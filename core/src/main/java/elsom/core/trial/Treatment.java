@@ -1,5 +1,6 @@
 package elsom.core.trial;
 
+import elsom.core.quantity.Bounds;
 import java.util.Map;
 import java.util.OptionalDouble;
 
@@ -22,8 +23,8 @@ public record Treatment(
         Texture texture,
         Tint tint,
         Map<TreatmentProperty, Double> properties) {
-    public static final int LONGEST_NAME = 60;
-    public static final int MOST = 24;
+    public static final int LONGEST_NAME = Bounds.NAME;
+    public static final int MOST = Bounds.TREATMENTS;
 
     public Treatment {
         if (number < 1 || number > MOST) {
@@ -33,10 +34,12 @@ public record Treatment(
             throw new IllegalArgumentException(
                     "treatment " + number + " has code " + codeFor(number) + ", got " + code);
         }
-        if (name.isBlank() || name.length() > LONGEST_NAME) {
-            throw new IllegalArgumentException(
-                    "a treatment's name has 1 to " + LONGEST_NAME + " characters, got “" + name + "”");
-        }
+        Bounds.name("a treatment's name", name, LONGEST_NAME);
+        Bounds.line("a treatment's material", material, Bounds.MIX);
+        Bounds.line("a treatment's class", kind, Bounds.STATION);
+        Bounds.present("whether it is a control", control);
+        Bounds.present("texture", texture);
+        Bounds.present("tint", tint);
         properties = Map.copyOf(properties);
         properties.forEach((property, value) -> {
             if (!property.allows(value)) {

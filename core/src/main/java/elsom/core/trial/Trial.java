@@ -1,5 +1,6 @@
 package elsom.core.trial;
 
+import elsom.core.quantity.Bounds;
 import java.time.Instant;
 import java.time.ZoneId;
 
@@ -23,13 +24,16 @@ public record Trial(
         long seed,
         TrialStage stage,
         boolean blind) {
-    public static final int LONGEST_QUESTION = 200;
+    public static final int LONGEST_QUESTION = Bounds.QUESTION;
 
     public Trial {
-        if (question.isBlank() || question.length() > LONGEST_QUESTION) {
-            throw new IllegalArgumentException(
-                    "a question has 1 to " + LONGEST_QUESTION + " characters, got " + question.length());
-        }
+        Bounds.present("the trial's number", id);
+        Bounds.name("a question", question, LONGEST_QUESTION);
+        Bounds.present("the kind of trial", protocol);
+        Bounds.present("the time zone", zone);
+        Bounds.instant("the start", start);
+        Bounds.present("the way of watering", watering);
+        Bounds.present("the stage", stage);
         if (!(refillFraction > 0 && refillFraction < 1)) {
             throw new IllegalArgumentException("refill fraction must be above 0 and below 1, got " + refillFraction);
         }

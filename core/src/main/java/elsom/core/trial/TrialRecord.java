@@ -1,5 +1,6 @@
 package elsom.core.trial;
 
+import elsom.core.quantity.Decimals;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -71,6 +72,9 @@ public final class TrialRecord {
         Setup setup = new Setup(treatments, containers, benches, units, endpoints, looks);
         TrialRecord bare = new TrialRecord(trial, setup, ReadingLog.of(List.of()), List.of(), List.of(), List.of());
         List<String> problems = new ArrayList<>(setup.problems());
+        if (trial.started() && units.isEmpty()) {
+            problems.add("a trial that has started has no unit");
+        }
         readings.forEach(reading -> bare.problem(reading).ifPresent(problems::add));
         mishaps.forEach(mishap -> bare.problem(mishap).ifPresent(problems::add));
         if (!problems.isEmpty()) {
@@ -161,8 +165,9 @@ public final class TrialRecord {
         Double value = reading.value();
         return value == null || endpoint.allows(value)
                 ? Optional.empty()
-                : Optional.of("reading " + reading.id() + " of " + endpoint.name() + " must be " + endpoint.lowest()
-                        + " to " + endpoint.highest() + ", got " + value);
+                : Optional.of("reading " + reading.id() + " of " + endpoint.name() + " must be "
+                        + Decimals.upTo(endpoint.lowest(), endpoint.decimals()) + " to "
+                        + Decimals.upTo(endpoint.highest(), endpoint.decimals()) + ", got " + value);
     }
 
     private Optional<String> problem(Mishap mishap) {

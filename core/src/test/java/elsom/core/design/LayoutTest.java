@@ -176,7 +176,7 @@ class LayoutTest {
         Layout cramped = new Layout(LayoutKind.BLOCKS, List.of(bench(2, 4)), FOUR, 3, true, 5);
         assertThat(cramped.problem()).hasValueSatisfying(why -> assertThat(why).contains("room for 8 of its 12"));
         assertThatThrownBy(cramped::draw).hasMessageContaining("room for 8");
-        assertThat(new Layout(LayoutKind.BLOCKS, List.of(bench(200, 200)), Filling.alike(24, "pot", 1), 50, true, 1)
+        assertThat(new Layout(LayoutKind.BLOCKS, List.of(bench(100, 100)), Filling.alike(24, "pot", 1), 50, true, 1)
                         .problem())
                 .hasValueSatisfying(why -> assertThat(why).contains("1200 units"));
     }

@@ -63,9 +63,13 @@ class PlanChangesTest {
                 .map(m -> m.with(m.rule() + "!", m.scorer(), m.weight(), m.better()))
                 .limit(1)
                 .toList();
-        Plan changed =
-                plan.with(new Asked(plan.question(), "marigold", plan.asked().questions(), measures));
-        PlanChanges changes = PlanChanges.between(plan, changed);
+        Schedule schedule = plan.schedule();
+        List<PlannedLook> looks = List.of(new PlannedLook(
+                "up", Duration.ofDays(3), List.of(measures.get(0).endpoint().code())));
+        Plan before = plan.with(schedule.with(looks, schedule.steps(), schedule.hours()));
+        Plan changed = before.measuring(
+                new Asked(plan.question(), "marigold", plan.asked().questions(), measures));
+        PlanChanges changes = PlanChanges.between(before, changed);
         assertThat(changes.changes())
                 .singleElement()
                 .asString()

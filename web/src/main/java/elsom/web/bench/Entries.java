@@ -113,7 +113,7 @@ class Entries {
         return new NewReading(
                 ref,
                 understood.stored().value(),
-                form.text().strip(),
+                form.text().replace('\u00a0', ' ').strip(),
                 understood.typed().unit(),
                 takenAt,
                 now,

@@ -10,9 +10,13 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 
 /** What is wrong with a form, by field, and the readers of single fields that find it. */
 public final class Problems {
+    private static final Pattern WHOLE = Pattern.compile("[0-9]{1,6}");
+    private static final Pattern BARE_NUMBER = Pattern.compile("[-−+]?[0-9]+([.,][0-9]+)?");
+
     private final Map<String, String> byField = new LinkedHashMap<>();
 
     /** All problems in the order they were found. */
@@ -38,14 +42,15 @@ public final class Problems {
         try {
             return Optional.of(maker.get());
         } catch (IllegalArgumentException | DateTimeException refused) {
-            String message = String.valueOf(refused.getMessage());
-            add(
-                    field,
-                    Character.toUpperCase(message.charAt(0))
-                            + message.substring(1)
-                            + (message.endsWith(".") ? "" : "."));
+            add(field, sentence(String.valueOf(refused.getMessage())));
             return Optional.empty();
         }
+    }
+
+    private static String sentence(String message) {
+        return message.isEmpty()
+                ? "That can't be."
+                : Character.toUpperCase(message.charAt(0)) + message.substring(1) + (message.endsWith(".") ? "" : ".");
     }
 
     /** A text that must be there and not too long. */
@@ -87,7 +92,7 @@ public final class Problems {
         if (text.isEmpty()) {
             return fallback;
         }
-        if (text.matches("[0-9]{1,6}")) {
+        if (WHOLE.matcher(text).matches()) {
             int number = Integer.parseInt(text);
             if (number >= lowest && number <= highest) {
                 return number;
@@ -101,7 +106,7 @@ public final class Problems {
     Duration span(String field, String text, Duration fallback, String ask) {
         double hours = amount(
                 field,
-                text.matches("[-−+]?[0-9]+([.,][0-9]+)?") ? text + " d" : text,
+                BARE_NUMBER.matcher(text).matches() ? text + " d" : text,
                 UnitOfMeasure.HOUR,
                 -8760,
                 87600,

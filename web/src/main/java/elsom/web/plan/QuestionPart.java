@@ -4,6 +4,7 @@ import elsom.core.plan.Asked;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Measure;
 import elsom.core.plan.Plan;
+import elsom.core.plan.PlannedLook;
 import elsom.core.plan.Question;
 import elsom.core.plan.Stated;
 import elsom.core.quantity.Decimals;
@@ -19,6 +20,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /** What is asked, and how it is measured. */
@@ -81,7 +83,26 @@ final class QuestionPart implements Part {
                 asked(form, i, plan, measures, problems).ifPresent(questions::add);
             }
         }
-        return problems.none() ? plan.with(new Asked(question, crop, questions, measures)) : plan;
+        if (!problems.none()) {
+            return plan;
+        }
+        emptyLooks(plan, measures)
+                .forEach(look -> problems.add(
+                        "own[0].name",
+                        "Look “" + look
+                                + "” would measure nothing. Tick something else for it under “Dates and care” first, or"
+                                + " keep the endpoint."));
+        return problems.none() ? plan.measuring(new Asked(question, crop, questions, measures)) : plan;
+    }
+
+    /** Looks that measure only what is left out now. */
+    private static List<String> emptyLooks(Plan plan, List<Measure> measures) {
+        Set<EndpointCode> left =
+                measures.stream().map(measure -> measure.endpoint().code()).collect(Collectors.toSet());
+        return plan.schedule().looks().stream()
+                .filter(look -> look.endpoints().stream().noneMatch(left::contains))
+                .map(PlannedLook::name)
+                .toList();
     }
 
     private static List<Measure> measures(Form form, Plan plan, Problems problems) {
@@ -224,17 +245,12 @@ final class QuestionPart implements Part {
         Stated stated = i < plan.asked().questions().size()
                 ? plan.asked().questions().get(i).stated()
                 : Stated.BEFORE_START;
-        return matters.map(m -> new Question(
-                who,
-                with,
-                measure.get().endpoint().code(),
-                Problems.choice(
-                        Direction.class,
-                        form.text(ASKED, i, "direction"),
-                        measure.get().better()),
-                m.amount(),
-                m.percent(),
-                stated));
+        Direction direction = Problems.choice(
+                Direction.class, form.text(ASKED, i, "direction"), measure.get().better());
+        return matters.flatMap(m -> problems.tried(
+                field,
+                () -> new Question(
+                        who, with, measure.get().endpoint().code(), direction, m.amount(), m.percent(), stated)));
     }
 
     private static Optional<Integer> numbered(String code, Plan plan, String field, Problems problems) {

@@ -9,6 +9,7 @@ import elsom.core.plan.Pots;
 import elsom.core.plan.Treatments;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.Protocols;
+import elsom.core.quantity.Bounds;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Container;
@@ -32,7 +33,7 @@ final class TreatmentsPart implements Part {
     static final String FACTORS = "factors";
     static final String LIST = "list";
     static final String AS_GRID = "grid";
-    private static final int LONGEST_MIX = 60;
+    private static final int LONGEST_MIX = Bounds.MIX;
     private static final double BRIM = 1.02;
 
     private final List<Container> shelf;

@@ -25,6 +25,7 @@ import org.springframework.transaction.support.TransactionOperations;
 public class TrialLists {
     private static final Logger LOG = LoggerFactory.getLogger(TrialLists.class);
     private static final int LONGEST_PROBLEM = 500;
+    private static final int LONGEST_CHORE = 300;
     private static final int MOST_CHORES = 200;
 
     private final DigestMapper digests;
@@ -157,7 +158,8 @@ public class TrialLists {
                         next == null ? 0 : next.expected(),
                         next != null && next.weighs());
                 for (Chore chore : record.chores()) {
-                    digests.insertChore(id, record.trial().start().plus(chore.afterStart()), chore.name());
+                    digests.insertChore(
+                            id, record.trial().start().plus(chore.afterStart()), clipped(chore.name(), LONGEST_CHORE));
                 }
             });
         } catch (NotFound deletedMeanwhile) {
@@ -165,9 +167,12 @@ public class TrialLists {
         } catch (Unreadable unreadable) {
             String why = unreadable.reason();
             LOG.warn("trial {} can't be read: {}", id, why);
-            String clipped = why.length() <= LONGEST_PROBLEM ? why : why.substring(0, LONGEST_PROBLEM - 1) + "…";
-            keep(id, () -> digests.insertUnreadable(id, revision, clipped));
+            keep(id, () -> digests.insertUnreadable(id, revision, clipped(why, LONGEST_PROBLEM)));
         }
+    }
+
+    private static String clipped(String text, int longest) {
+        return text.length() <= longest ? text : text.substring(0, longest - 1) + "…";
     }
 
     /** Two pages may do so at once, or the disk may be full: lists show what was kept before, then. */
