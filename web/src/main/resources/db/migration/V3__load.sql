@@ -40,3 +40,6 @@ create index digest_chore_by_trial on digest_chore(trial_id);
 
 -- A mix of several materials is longer than a name.
 alter table treatment alter column material set data type varchar(200);
+-- Forty rows of forty readings with every digit, and two hundred changes of a plan.
+alter table bench alter column light_map set data type varchar(60000);
+alter table amendment alter column changes set data type varchar(500000);

@@ -42,7 +42,8 @@ public record Balance(OptionalDouble meanLight, double edgeShare, List<Share> sh
 
     /** The balance of units on their benches, benches by number. */
     public static Balance of(List<Bench> benches, List<ExperimentalUnit> units) {
-        boolean lit = benches.stream().allMatch(bench -> bench.lightMap().known());
+        boolean lit = !units.isEmpty()
+                && benches.stream().allMatch(bench -> bench.lightMap().known());
         Map<Integer, List<ExperimentalUnit>> byTreatment = units.stream()
                 .collect(Collectors.groupingBy(ExperimentalUnit::treatment, TreeMap::new, Collectors.toList()));
         Share all = share(benches, 0, units, lit);
@@ -67,10 +68,10 @@ public record Balance(OptionalDouble meanLight, double edgeShare, List<Share> sh
             edges += bench.edge(unit.position()) ? 1 : 0;
             rows += unit.position().row();
         }
-        int n = units.size();
+        int n = Math.max(1, units.size());
         return new Share(
                 treatment,
-                n,
+                units.size(),
                 lit ? OptionalDouble.of(light / n) : OptionalDouble.empty(),
                 edges / (double) n,
                 rows / n);

@@ -42,7 +42,7 @@ public final class Bounds {
     public static final int PLACES_ALONG = 202;
 
     public static final int PLACES = 10_000;
-    public static final int MOVES = 5000;
+    public static final int MOVES = 2000;
     public static final int RECURRING_STEPS = 12;
     public static final int DAYS_AWAY = 60;
 

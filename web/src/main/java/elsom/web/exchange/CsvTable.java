@@ -1,10 +1,15 @@
 package elsom.web.exchange;
 
+import java.io.BufferedReader;
+import java.io.ByteArrayInputStream;
+import java.io.FilterReader;
 import java.io.IOException;
-import java.io.StringReader;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.Reader;
 import java.io.UncheckedIOException;
-import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
+import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
 import java.time.Instant;
@@ -15,23 +20,33 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
-/** A CSV file being read: rows by column name, every problem collected with its row. */
+/**
+ * A CSV file being read: rows by column name, every problem collected with its row. Rows are read one after another, so
+ * that a file of any length takes little memory.
+ */
 final class CsvTable {
     static final int LARGEST_BYTES = 4 * 1024 * 1024;
     private static final int MOST_PROBLEMS = 200;
+    private static final Pattern WHOLE = Pattern.compile("-?[0-9]{1,9}");
+    private static final int LONGEST_CELL = 500_000;
+    private static final int LONGEST_HEADER = 8192;
 
     private final String file;
     private final List<BadRow> problems;
-    private final List<CSVRecord> rows = new ArrayList<>();
+    private final InputStream bytes;
+    private final List<String> required;
     private List<String> columns = List.of();
 
-    private CsvTable(String file, List<BadRow> problems) {
+    private CsvTable(String file, InputStream bytes, List<String> required, List<BadRow> problems) {
         this.file = file;
+        this.bytes = bytes;
+        this.required = required;
         this.problems = problems;
     }
 
@@ -46,18 +61,19 @@ final class CsvTable {
     }
 
     /**
-     * Reads a file.
+     * A file that is read when its rows are mapped.
      *
      * @param file its name in messages; empty for a single file
+     * @param bytes not closed
      * @param problems where problems are added
      */
-    static CsvTable read(String file, byte[] bytes, List<String> required, List<BadRow> problems) {
-        CsvTable table = new CsvTable(file, problems);
-        Optional<String> text = table.text(bytes);
-        if (text.isPresent()) {
-            table.parse(text.get(), required);
-        }
-        return table;
+    static CsvTable of(String file, InputStream bytes, List<String> required, List<BadRow> problems) {
+        return new CsvTable(file, bytes, required, problems);
+    }
+
+    /** A small file that is there whole. */
+    static CsvTable of(String file, byte[] bytes, List<String> required, List<BadRow> problems) {
+        return of(file, new ByteArrayInputStream(bytes), required, problems);
     }
 
     private void problem(long row, String reason) {
@@ -66,30 +82,70 @@ final class CsvTable {
         }
     }
 
-    private Optional<String> text(byte[] bytes) {
-        if (bytes.length > LARGEST_BYTES) {
-            problem(0, "The file is larger than 4 MB, which no table of readings is. Is it the right file?");
-            return Optional.empty();
+    /** Refuses what no text holds. */
+    private static final class TextOnly extends FilterReader {
+        TextOnly(Reader in) {
+            super(in);
         }
-        try {
-            String text = StandardCharsets.UTF_8
-                    .newDecoder()
-                    .decode(ByteBuffer.wrap(bytes))
-                    .toString();
-            if (text.indexOf('\0') >= 0) {
-                problem(0, "This is not a text file. Save the table as CSV in UTF-8 and send that.");
-                return Optional.empty();
+
+        @Override
+        public int read(char[] buffer, int from, int length) throws IOException {
+            int read = super.read(buffer, from, length);
+            for (int i = from; i < from + read; i++) {
+                if (buffer[i] == '\0') {
+                    throw new CharacterCodingException();
+                }
             }
-            return Optional.of(text.startsWith("\uFEFF") ? text.substring(1) : text);
-        } catch (CharacterCodingException notText) {
-            problem(0, "This is not a text file in UTF-8. Save the table as CSV in UTF-8 and send that.");
-            return Optional.empty();
+            return read;
         }
     }
 
-    private void parse(String text, List<String> required) {
-        char separator = separator(text);
-        CSVFormat format = CSVFormat.RFC4180
+    /**
+     * Makes something of every row; rows that can't be read are noted and left out.
+     *
+     * @return what was made, in order
+     */
+    <T> List<T> map(Function<Row, T> make) {
+        List<T> made = new ArrayList<>();
+        try {
+            BufferedReader text = new BufferedReader(new TextOnly(new InputStreamReader(
+                    bytes,
+                    StandardCharsets.UTF_8
+                            .newDecoder()
+                            .onMalformedInput(CodingErrorAction.REPORT)
+                            .onUnmappableCharacter(CodingErrorAction.REPORT))));
+            // Closing the parser would close the zip that the file may be part of.
+            CSVParser parser = CSVParser.builder()
+                    .setReader(text)
+                    .setFormat(format(separator(text)))
+                    .get();
+            columns = parser.getHeaderNames();
+            if (named()) {
+                parser.forEach(record -> row(record, make, made));
+            }
+        } catch (IOException | UncheckedIOException | IllegalArgumentException | IllegalStateException malformed) {
+            made.clear();
+            problem(0, why(malformed));
+        }
+        return made;
+    }
+
+    private static String why(Exception malformed) {
+        for (Throwable cause = malformed; cause != null; cause = cause.getCause()) {
+            if (cause instanceof CharacterCodingException) {
+                return "This is not a text file in UTF-8. Save the table as CSV in UTF-8 and send that.";
+            }
+            if (cause instanceof Limited.TooLong tooLong) {
+                return tooLong.message();
+            }
+        }
+        String message = String.valueOf(malformed.getMessage());
+        int named = message.indexOf("Exception: ");
+        return "This is not a CSV file: " + clipped(named < 0 ? message : message.substring(named + 11));
+    }
+
+    private static CSVFormat format(char separator) {
+        return CSVFormat.RFC4180
                 .builder()
                 .setDelimiter(separator)
                 .setHeader()
@@ -97,62 +153,56 @@ final class CsvTable {
                 .setIgnoreSurroundingSpaces(true)
                 .setIgnoreEmptyLines(true)
                 .get();
-        try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
-            columns = parser.getHeaderNames();
-            List<String> missing =
-                    required.stream().filter(name -> !columns.contains(name)).toList();
-            if (!missing.isEmpty()) {
-                problem(
-                        1,
-                        "The first row must name the columns; missing: " + String.join(", ", missing) + ". Found: "
-                                + (columns.isEmpty() ? "nothing" : clipped(String.join(", ", columns))) + ".");
-                return;
-            }
-            parser.forEach(rows::add);
-        } catch (IOException | UncheckedIOException | IllegalArgumentException | IllegalStateException malformed) {
-            rows.clear();
-            problem(
-                    0,
-                    "This is not a CSV file: "
-                            + clipped(String.valueOf(malformed.getMessage()).replaceFirst("^[\\w.]+Exception: ", "")));
-        }
     }
 
-    /** Spreadsheets in countries with a decimal comma write semicolons. */
-    private static char separator(String text) {
-        String header = text.lines().findFirst().orElse("");
-        return header.chars().filter(c -> c == ';').count()
-                        > header.chars().filter(c -> c == ',').count()
-                ? ';'
-                : ',';
+    private boolean named() {
+        List<String> missing =
+                required.stream().filter(name -> !columns.contains(name)).toList();
+        if (!missing.isEmpty()) {
+            problem(
+                    1,
+                    "The first row must name the columns; missing: " + String.join(", ", missing) + ". Found: "
+                            + (columns.isEmpty() ? "nothing" : clipped(String.join(", ", columns))) + ".");
+        }
+        return missing.isEmpty();
+    }
+
+    /** Spreadsheets in countries with a decimal comma write semicolons; some begin with a byte order mark. */
+    private static char separator(BufferedReader text) throws IOException {
+        text.mark(1);
+        if (text.read() != '\uFEFF') {
+            text.reset();
+        }
+        text.mark(LONGEST_HEADER + 1);
+        int commas = 0;
+        int semicolons = 0;
+        int next = text.read();
+        for (int i = 0; i < LONGEST_HEADER && next != -1 && next != '\n' && next != '\r'; i++) {
+            commas += next == ',' ? 1 : 0;
+            semicolons += next == ';' ? 1 : 0;
+            next = text.read();
+        }
+        text.reset();
+        return semicolons > commas ? ';' : ',';
     }
 
     private static String clipped(String text) {
         return text.length() > 120 ? text.substring(0, 120) + "…" : text;
     }
 
-    int size() {
-        return rows.size();
-    }
-
-    /** Makes something of every row; rows that can't be read are noted and left out. */
-    <T> List<T> map(Function<Row, T> make) {
-        List<T> made = new ArrayList<>();
-        for (CSVRecord record : rows) {
-            long number = record.getRecordNumber() + 1;
-            if (record.size() != columns.size()) {
-                problem(number, "It has " + record.size() + " values for " + columns.size() + " columns.");
-                continue;
-            }
-            try {
-                made.add(make.apply(new Row(record)));
-            } catch (Unreadable unreadable) {
-                problem(number, unreadable.reason);
-            } catch (IllegalArgumentException impossible) {
-                problem(number, String.valueOf(impossible.getMessage()));
-            }
+    private <T> void row(CSVRecord record, Function<Row, T> make, List<T> made) {
+        long number = record.getRecordNumber() + 1;
+        if (record.size() != columns.size()) {
+            problem(number, "It has " + record.size() + " values for " + columns.size() + " columns.");
+            return;
         }
-        return made;
+        try {
+            made.add(make.apply(new Row(record)));
+        } catch (Unreadable unreadable) {
+            problem(number, unreadable.reason);
+        } catch (IllegalArgumentException | DateTimeException | ArithmeticException impossible) {
+            problem(number, clipped(String.valueOf(impossible.getMessage())));
+        }
     }
 
     /** One row. */
@@ -169,9 +219,14 @@ final class CsvTable {
         }
 
         Optional<String> optional(String column) {
-            return columns.contains(column) && !record.get(column).isBlank()
-                    ? Optional.of(record.get(column))
-                    : Optional.empty();
+            if (!columns.contains(column) || record.get(column).isBlank()) {
+                return Optional.empty();
+            }
+            String cell = record.get(column);
+            if (cell.length() > LONGEST_CELL) {
+                throw new Unreadable(column + " is longer than any cell of a trial");
+            }
+            return Optional.of(CsvText.plain(cell));
         }
 
         String text(String column) {
@@ -196,7 +251,7 @@ final class CsvTable {
 
         int whole(String column) {
             String text = text(column);
-            if (!text.matches("-?[0-9]{1,9}")) {
+            if (!WHOLE.matcher(text).matches()) {
                 throw new Unreadable(column + ": “" + clipped(text) + "” is not a whole number");
             }
             return Integer.parseInt(text);

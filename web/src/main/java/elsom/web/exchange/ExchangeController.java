@@ -9,6 +9,7 @@ import elsom.web.trial.Logbook;
 import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
 import elsom.web.trial.WholeTrial;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -19,7 +20,6 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -33,6 +33,7 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 class ExchangeController {
     private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
+    private static final long LARGEST_CSV = 64L * 1024 * 1024;
     private static final MediaType ZIP = MediaType.parseMediaType("application/zip");
 
     private final Trials trials;
@@ -58,18 +59,23 @@ class ExchangeController {
     record ImportPage(String fileName, List<BadRow> problems, UUID token) {}
 
     @GetMapping("/trials/{trial}/readings.csv")
-    ResponseEntity<byte[]> readings(@PathVariable long trial) {
+    void readings(@PathVariable long trial, HttpServletResponse response) throws IOException {
         TrialRecord record = trials.snapshot(new TrialId(trial));
-        return Downloads.of(
-                CSV,
-                "trial-" + trial + "-readings.csv",
-                ReadingsCsv.write(record).getBytes(StandardCharsets.UTF_8));
+        ReadingsCsv.write(record, Downloads.begin(response, CSV, "trial-" + trial + "-readings.csv"));
     }
 
     @GetMapping("/trials/{trial}/trial.zip")
-    ResponseEntity<byte[]> whole(@PathVariable long trial) {
+    void whole(@PathVariable long trial, HttpServletResponse response) throws IOException {
         WholeTrial whole = plans.whole(new TrialId(trial));
-        return Downloads.of(ZIP, "trial-" + trial + ".zip", TrialPackageWriter.write(whole, clock.instant()));
+        TrialPackageWriter.write(whole, clock.instant(), Downloads.begin(response, ZIP, "trial-" + trial + ".zip"));
+    }
+
+    /** A trial's tables just as they are stored, for one that can't be read. */
+    @GetMapping("/trials/{trial}/raw.zip")
+    void raw(@PathVariable long trial, HttpServletResponse response) throws IOException {
+        TrialId id = new TrialId(trial);
+        trials.question(id);
+        RawTables.write(trials, id, Downloads.begin(response, ZIP, "trial-" + trial + "-as-stored.zip"));
     }
 
     @GetMapping("/trials/{trial}/files")
@@ -90,8 +96,13 @@ class ExchangeController {
         TrialId id = new TrialId(trial);
         TrialRecord record = trials.snapshot(id);
         List<BadRow> problems = new ArrayList<>();
-        ReadingsCsv.Incoming incoming =
-                ReadingsCsv.read(record, file.getBytes(), station.signature(), clock.instant(), problems);
+        ReadingsCsv.Incoming incoming = ReadingsCsv.read(
+                record,
+                new Limited(
+                        file.getInputStream(), LARGEST_CSV, "The file is larger than " + PackageZip.LARGEST_ZIP + "."),
+                station.signature(),
+                clock.instant(),
+                problems);
         if (problems.isEmpty()) {
             List<Reading> unseen = logbook.enterAll(id, incoming.entries());
             unseen.forEach(reading -> problems.add(new BadRow(
@@ -116,9 +127,9 @@ class ExchangeController {
     @PostMapping("/trials/import")
     ModelAndView importTrial(@RequestParam MultipartFile file, @RequestParam UUID token) throws IOException {
         List<BadRow> problems = new ArrayList<>();
-        Map<String, byte[]> tables = PackageZip.open(file.getBytes(), problems);
+        PackageZip.Opened opened = PackageZip.open(file.getInputStream(), problems);
         Optional<WholeTrial> record =
-                problems.isEmpty() ? new TrialPackageReader(tables, problems).read() : Optional.empty();
+                problems.isEmpty() ? new TrialPackageReader(opened, problems).read() : Optional.empty();
         if (record.isEmpty()) {
             return answered("exchange/import", new ImportPage(name(file), problems, token), false);
         }

@@ -1,6 +1,6 @@
 package elsom.web.exchange;
 
-import java.io.ByteArrayInputStream;
+import elsom.core.trial.Reading;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -18,31 +18,41 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Opens a zip that somebody sends. Nothing is written to disk, so no path in it can lead anywhere; only the files of the
- * package are taken, each once, and no more is unpacked than a trial can have.
+ * package are taken, each once, and no more is unpacked than a trial can have. Readings are read as they are unpacked.
  */
 final class PackageZip {
-    static final int LARGEST_ZIP = 20 * 1024 * 1024;
+    static final String LARGEST_ZIP = "64 MB";
     private static final int LARGEST_ENTRY = CsvTable.LARGEST_BYTES;
+    private static final long LARGEST_READINGS = 512L * 1024 * 1024;
 
-    private PackageZip() {}
+    private final List<BadRow> problems;
+    private final Map<String, byte[]> files = new HashMap<>();
+    private final Set<String> seen = new HashSet<>();
+    private List<Reading> readings = List.of();
 
-    /** The files of a package by name, a sealed key opened; problems are added to the list. */
-    static Map<String, byte[]> open(byte[] zip, List<BadRow> problems) {
-        Map<String, byte[]> files = new HashMap<>();
-        if (zip.length > LARGEST_ZIP) {
-            problems.add(new BadRow("", 0, "The zip is larger than 20 MB; a trial's is seldom above 1 MB."));
-            return files;
-        }
-        Set<String> seen = new HashSet<>();
-        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip), StandardCharsets.UTF_8)) {
+    private PackageZip(List<BadRow> problems) {
+        this.problems = problems;
+    }
+
+    /** The files of a package by name, a sealed key opened, and its readings; problems are added to the list. */
+    record Opened(Map<String, byte[]> files, List<Reading> readings) {}
+
+    static Opened open(InputStream zip, List<BadRow> problems) {
+        PackageZip opened = new PackageZip(problems);
+        opened.unpack(zip);
+        return new Opened(opened.files, opened.readings);
+    }
+
+    private void unpack(InputStream zip) {
+        try (ZipInputStream in = new ZipInputStream(zip, StandardCharsets.UTF_8)) {
             for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
-                if (!take(entry.getName(), in, files, seen, problems)) {
-                    return files;
+                if (!take(entry.getName(), in)) {
+                    return;
                 }
             }
         } catch (IOException | IllegalArgumentException damaged) {
             problems.add(new BadRow("", 0, "The zip is damaged, or is not a zip."));
-            return files;
+            return;
         }
         if (seen.isEmpty()) {
             problems.add(new BadRow("", 0, "This is not a zip, or it is empty. Send the zip that Elsom wrote."));
@@ -57,13 +67,10 @@ final class PackageZip {
             expected.add(TrialPackageWriter.PLAN);
             files.putAll(SealedKey.open(sealed, expected, problems));
         }
-        return files;
     }
 
     /** False when nothing more should be unpacked. */
-    private static boolean take(
-            String name, InputStream in, Map<String, byte[]> files, Set<String> seen, List<BadRow> problems)
-            throws IOException {
+    private boolean take(String name, InputStream in) throws IOException {
         String shown = name.length() > 80 ? name.substring(0, 80) + "…" : name;
         boolean descriptor = name.equals(TrialPackageWriter.DESCRIPTOR);
         boolean extra = name.equals(TrialPackageWriter.PLAN) || name.equals(SealedKey.PATH);
@@ -77,6 +84,12 @@ final class PackageZip {
         if (!seen.add(name)) {
             problems.add(new BadRow("", 0, "“" + shown + "” is in the zip twice."));
             return false;
+        }
+        if (name.equals(PackageFile.READINGS.path())) {
+            readings = TrialPackageReader.readings(
+                    new Limited(in, LARGEST_READINGS, "It unpacks to more than 512 MB, which no trial's readings do."),
+                    problems);
+            return true;
         }
         byte[] bytes = in.readNBytes(LARGEST_ENTRY + 1);
         if (bytes.length > LARGEST_ENTRY) {

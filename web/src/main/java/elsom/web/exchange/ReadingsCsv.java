@@ -13,6 +13,8 @@ import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import elsom.web.trial.NewReading;
+import java.io.InputStream;
+import java.io.OutputStream;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -46,8 +48,9 @@ final class ReadingsCsv {
 
     private ReadingsCsv() {}
 
-    static String write(TrialRecord record) {
-        return CsvText.of(
+    static void write(TrialRecord record, OutputStream out) {
+        CsvText.write(
+                out,
                 COLUMNS,
                 record.readings().stream()
                         .filter(reading -> record.current(reading.ref())
@@ -87,8 +90,8 @@ final class ReadingsCsv {
     }
 
     /** Reads a file against a trial; problems are added to the list. */
-    static Incoming read(TrialRecord record, byte[] bytes, String station, Instant now, List<BadRow> problems) {
-        CsvTable table = CsvTable.read("", bytes, REQUIRED, problems);
+    static Incoming read(TrialRecord record, InputStream bytes, String station, Instant now, List<BadRow> problems) {
+        CsvTable table = CsvTable.of("", bytes, REQUIRED, problems);
         Set<ReadingRef> seen = new HashSet<>();
         List<Optional<NewReading>> rows = table.map(row -> entry(record, row, station, now, seen));
         if (problems.isEmpty() && rows.isEmpty()) {

@@ -6,6 +6,7 @@ import elsom.core.plan.Plan;
 import elsom.core.plan.PlanRecovery;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.Protocols;
+import elsom.core.quantity.Bounds;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Bench;
 import elsom.core.trial.BenchPosition;
@@ -41,63 +42,61 @@ import elsom.core.trial.UnitCode;
 import elsom.core.trial.WateringSchool;
 import elsom.web.trial.PlanJson;
 import elsom.web.trial.WholeTrial;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /** Reads the tables of a data package into a trial, collecting every problem with file and row. */
 final class TrialPackageReader {
-    private static final int MOST_LOOKS = 100;
+    private static final int MOST_LOOKS = Bounds.LOOKS;
 
     private final Map<String, byte[]> files;
+    private final List<Reading> readings;
     private final List<BadRow> problems;
 
-    TrialPackageReader(Map<String, byte[]> files, List<BadRow> problems) {
-        this.files = files;
+    TrialPackageReader(PackageZip.Opened opened, List<BadRow> problems) {
+        this.files = opened.files();
+        this.readings = opened.readings();
         this.problems = problems;
     }
 
-    private CsvTable table(PackageFile file) {
+    private <T> List<T> rows(PackageFile file, Function<CsvTable.Row, T> make) {
         byte[] bytes = files.get(file.path());
         return bytes == null && file.optional()
-                ? CsvTable.read(
-                        file.path(),
-                        CsvText.of(file.columnNames(), Stream.of()).getBytes(StandardCharsets.UTF_8),
-                        List.of(),
-                        problems)
-                : CsvTable.read(file.path(), bytes == null ? new byte[0] : bytes, file.requiredNames(), problems);
+                ? List.of()
+                : CsvTable.of(file.path(), bytes == null ? new byte[0] : bytes, file.requiredNames(), problems)
+                        .map(make);
     }
 
     /** The trial, without a number; empty when something is wrong. */
     Optional<WholeTrial> read() {
-        CsvTable trials = table(PackageFile.TRIAL);
-        List<Trial> trial = trials.map(this::trial);
-        List<Treatment> treatments = table(PackageFile.TREATMENTS).map(TrialPackageReader::treatment);
-        List<Container> containers = table(PackageFile.CONTAINERS).map(TrialPackageReader::container);
-        List<Bench> benches = table(PackageFile.BENCHES).map(TrialPackageReader::bench);
-        List<ExperimentalUnit> units = table(PackageFile.UNITS).map(TrialPackageReader::unit);
-        List<Endpoint> endpoints = table(PackageFile.ENDPOINTS).map(TrialPackageReader::endpoint);
-        List<Look> looks = table(PackageFile.LOOKS).map(TrialPackageReader::look);
-        List<Reading> readings = readings();
-        List<Mishap> mishaps = table(PackageFile.MISHAPS).map(TrialPackageReader::mishap);
+        List<Trial> trial = rows(PackageFile.TRIAL, TrialPackageReader::trial);
+        List<Treatment> treatments = rows(PackageFile.TREATMENTS, TrialPackageReader::treatment);
+        List<Container> containers = rows(PackageFile.CONTAINERS, TrialPackageReader::container);
+        List<Bench> benches = rows(PackageFile.BENCHES, TrialPackageReader::bench);
+        List<ExperimentalUnit> units = rows(PackageFile.UNITS, TrialPackageReader::unit);
+        List<Endpoint> endpoints = rows(PackageFile.ENDPOINTS, TrialPackageReader::endpoint);
+        List<Look> looks = rows(PackageFile.LOOKS, TrialPackageReader::look);
+        List<Mishap> mishaps = rows(PackageFile.MISHAPS, TrialPackageReader::mishap);
         numbered(
                 PackageFile.TREATMENTS,
                 treatments.stream().map(Treatment::number).toList());
         numbered(PackageFile.BENCHES, benches.stream().map(Bench::number).toList());
         numbered(PackageFile.LOOKS, looks.stream().map(Look::number).toList());
         numbered(PackageFile.MISHAPS, mishaps.stream().map(Mishap::number).toList());
-        List<Amendment> amendments = table(PackageFile.AMENDMENTS).map(TrialPackageReader::amendment);
+        List<Amendment> amendments = rows(PackageFile.AMENDMENTS, TrialPackageReader::amendment);
         sizes(trial, units, looks);
         if (!problems.isEmpty()) {
             return Optional.empty();
@@ -144,7 +143,7 @@ final class TrialPackageReader {
         return new Amendment(
                 row.whole("number"),
                 row.instant("at"),
-                limited(row, "station", 30),
+                row.text("station"),
                 row.text("reason"),
                 row.text("changes").lines().toList());
     }
@@ -177,7 +176,7 @@ final class TrialPackageReader {
         }
     }
 
-    private Trial trial(CsvTable.Row row) {
+    private static Trial trial(CsvTable.Row row) {
         ProtocolCode protocol = new ProtocolCode(row.text("protocol"));
         if (Protocols.find(protocol).isEmpty()) {
             throw row.refuse("protocol: “" + protocol + "” is not a kind of trial known here");
@@ -224,8 +223,8 @@ final class TrialPackageReader {
                 row.whole("number"),
                 row.text("code"),
                 row.text("name"),
-                row.optional("material").isPresent() ? limited(row, "material", Treatment.LONGEST_NAME) : "",
-                row.optional("kind").isPresent() ? limited(row, "kind", 30) : "",
+                row.optional("material").isPresent() ? row.text("material") : "",
+                row.optional("kind").isPresent() ? row.text("kind") : "",
                 row.choice("control", ControlKind.class),
                 row.choice("texture", Texture.class),
                 row.choice("tint", Tint.class),
@@ -239,18 +238,10 @@ final class TrialPackageReader {
         }
     }
 
-    private static String limited(CsvTable.Row row, String column, int longest) {
-        String text = row.text(column);
-        if (text.length() > longest) {
-            throw row.refuse(column + ": at most " + longest + " characters, got " + text.length());
-        }
-        return text;
-    }
-
     private static Bench bench(CsvTable.Row row) {
         return new Bench(
                 row.whole("number"),
-                limited(row, "name", Treatment.LONGEST_NAME),
+                row.text("name"),
                 row.whole("rows"),
                 row.whole("columns"),
                 row.optional("length_cm").isPresent() ? row.number("length_cm") : 0,
@@ -276,7 +267,7 @@ final class TrialPackageReader {
     private static Endpoint endpoint(CsvTable.Row row) {
         return new Endpoint(
                 new EndpointCode(row.text("code")),
-                limited(row, "name", Treatment.LONGEST_NAME),
+                row.text("name"),
                 row.choice("unit", UnitOfMeasure.class),
                 row.choice("counting", Counting.class),
                 row.whole("size"),
@@ -288,44 +279,49 @@ final class TrialPackageReader {
     private static Look look(CsvTable.Row row) {
         return new Look(
                 row.whole("number"),
-                limited(row, "name", 40),
+                row.text("name"),
                 Duration.ofSeconds(row.large("after_start_s")),
-                Arrays.stream(limited(row, "endpoints", 200).split(" "))
+                Arrays.stream(row.text("endpoints").split(" "))
                         .map(EndpointCode::new)
                         .toList());
     }
 
-    private List<Reading> readings() {
+    /** Readings in order of entry, read as they come. */
+    static List<Reading> readings(InputStream csv, List<BadRow> problems) {
         Set<ReadingId> known = new HashSet<>();
         Set<ReadingId> superseded = new HashSet<>();
-        List<Reading> readings = new ArrayList<>(table(PackageFile.READINGS).map(row -> {
-            Reading reading = reading(row);
-            @Nullable ReadingId supersedes = reading.supersedes();
-            if (supersedes != null && (!known.contains(supersedes) || !superseded.add(supersedes))) {
-                throw row.refuse("supersedes: " + supersedes + " must be an earlier reading that no other supersedes");
-            }
-            if (!known.add(reading.id())) {
-                throw row.refuse("id: " + reading.id() + " is there twice");
-            }
-            return reading;
-        }));
-        return readings;
+        Map<String, UnitCode> units = new HashMap<>();
+        Map<String, EndpointCode> endpoints = new HashMap<>();
+        return CsvTable.of(PackageFile.READINGS.path(), csv, PackageFile.READINGS.requiredNames(), problems)
+                .map(row -> {
+                    ReadingRef ref = new ReadingRef(
+                            units.computeIfAbsent(row.text("unit"), UnitCode::new),
+                            row.whole("look"),
+                            endpoints.computeIfAbsent(row.text("endpoint"), EndpointCode::new),
+                            row.whole("sub_reading"));
+                    Reading reading = reading(row, ref);
+                    @Nullable ReadingId supersedes = reading.supersedes();
+                    if (supersedes != null && (!known.contains(supersedes) || !superseded.add(supersedes))) {
+                        throw row.refuse(
+                                "supersedes: " + supersedes + " must be an earlier reading that no other supersedes");
+                    }
+                    if (!known.add(reading.id())) {
+                        throw row.refuse("id: " + reading.id() + " is there twice");
+                    }
+                    return reading;
+                });
     }
 
-    private static Reading reading(CsvTable.Row row) {
+    private static Reading reading(CsvTable.Row row, ReadingRef ref) {
         return new Reading(
                 new ReadingId(row.large("id")),
-                new ReadingRef(
-                        new UnitCode(row.text("unit")),
-                        row.whole("look"),
-                        new EndpointCode(row.text("endpoint")),
-                        row.whole("sub_reading")),
+                ref,
                 row.optional("value").isPresent() ? row.number("value") : null,
-                row.optional("typed").isPresent() ? limited(row, "typed", 40) : "",
+                row.optional("typed").isPresent() ? row.text("typed") : "",
                 row.choice("typed_unit", UnitOfMeasure.class),
                 row.instant("taken_at"),
                 row.instant("recorded_at"),
-                limited(row, "station", 30),
+                row.text("station"),
                 row.choice("instrument", Instrument.class),
                 row.optional("supersedes").isPresent() ? new ReadingId(row.large("supersedes")) : null,
                 row.optional("reason").isPresent() ? row.choice("reason", CorrectionReason.class) : null);
@@ -342,7 +338,7 @@ final class TrialPackageReader {
                         .toList(),
                 row.whole("look"),
                 row.instant("happened_at"),
-                limited(row, "station", 30),
+                row.text("station"),
                 row.optional("withdrawn_at").isPresent() ? row.instant("withdrawn_at") : null);
     }
 }

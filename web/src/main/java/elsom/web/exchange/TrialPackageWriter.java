@@ -13,6 +13,7 @@ import elsom.web.trial.PlanJson;
 import elsom.web.trial.WholeTrial;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
@@ -34,20 +35,23 @@ final class TrialPackageWriter {
 
     private TrialPackageWriter() {}
 
-    /** The zip; of a blind trial, what every unit got goes into a sealed key. */
-    static byte[] write(WholeTrial whole, Instant now) {
+    /** Writes the zip as it goes; of a blind trial, what every unit got goes into a sealed key. */
+    static void write(WholeTrial whole, Instant now, OutputStream out) {
         TrialRecord shown = whole.sealed() ? whole.record().codesOnly() : whole.record();
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try (ZipOutputStream zip = new ZipOutputStream(bytes, StandardCharsets.UTF_8)) {
+        try (ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
             put(zip, DESCRIPTOR, bytes(descriptor(shown.trial(), whole.sealed(), now)));
             for (PackageFile file : PackageFile.values()) {
-                put(zip, file.path(), table(whole, shown, file));
+                zip.putNextEntry(new ZipEntry(file.path()));
+                table(whole, shown, file, zip);
+                zip.closeEntry();
             }
             byte[] plan = bytes(PlanJson.write(whole.plan()));
             if (whole.sealed()) {
                 Map<String, byte[]> key = new LinkedHashMap<>();
                 for (PackageFile file : PackageFile.HIDDEN_WHILE_BLIND) {
-                    key.put(file.path(), table(whole, whole.record(), file));
+                    ByteArrayOutputStream table = new ByteArrayOutputStream();
+                    table(whole, whole.record(), file, table);
+                    key.put(file.path(), table.toByteArray());
                 }
                 key.put(PLAN, plan);
                 put(zip, SealedKey.PATH, SealedKey.seal(key));
@@ -57,14 +61,13 @@ final class TrialPackageWriter {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return bytes.toByteArray();
     }
 
-    private static byte[] table(WholeTrial whole, TrialRecord record, PackageFile file) {
+    private static void table(WholeTrial whole, TrialRecord record, PackageFile file, OutputStream out) {
         Stream<List<?>> rows = file == PackageFile.AMENDMENTS
                 ? whole.amendments().stream().map(TrialPackageWriter::row)
                 : rows(record, file);
-        return bytes(CsvText.of(file.columnNames(), rows));
+        CsvText.write(out, file.columnNames(), rows);
     }
 
     private static byte[] bytes(String text) {

@@ -1,5 +1,6 @@
 package elsom.web.plan;
 
+import elsom.web.platform.TooLarge;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -31,7 +32,11 @@ public final class Form {
         Map<String, String> typed = new TreeMap<>();
         parameters.forEach((name, values) -> {
             String text = String.join(" ", values);
-            typed.put(name, text.length() > LONGEST ? text.substring(0, LONGEST) : text);
+            if (text.length() > LONGEST) {
+                throw new TooLarge("A field of a plan has at most " + LONGEST + " characters; one of these has "
+                        + text.length() + ". Go back: what you typed is still there.");
+            }
+            typed.put(name, text);
         });
         return new Form(typed);
     }

@@ -7,6 +7,11 @@ public record ErrorPage(String title, String message, String backTo, String back
             "Elsom met something it did not foresee. What was saved before is safe. Go back and try again; if it comes"
                     + " again, restart Elsom and look at its log.");
 
+    static final ErrorPage DISK_FULL = of(
+            "The disk is full",
+            "The disk is full, so nothing was written. All that was saved before is safe and can be read. Free some space"
+                    + " on the disk that holds Elsom's data; then it goes on by itself.");
+
     static ErrorPage of(String title, String message) {
         return new ErrorPage(title, message, "/trials", "All trials");
     }
@@ -22,7 +27,7 @@ public record ErrorPage(String title, String message, String backTo, String back
                                 + " you typed at the bench is still there.");
             case 404 -> of("Not here", "There is no page at this address.");
             case 405 -> of("Not that way", "This address does not take that kind of request.");
-            case 413 -> of("Too large", "The file is larger than 20 MB. Nothing was read in.");
+            case 413 -> of("Too large", "What was sent is larger than can be taken. Nothing was changed.");
             default -> UNFORESEEN;
         };
     }

@@ -3,12 +3,16 @@ package elsom.web.platform;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.validation.BindException;
+import org.springframework.web.HttpMediaTypeException;
 import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
+import org.springframework.web.bind.ServletRequestBindingException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
@@ -81,8 +85,35 @@ class ErrorPages {
                 HttpStatus.CONTENT_TOO_LARGE,
                 ErrorPage.of(
                         "Too large",
-                        "The file is larger than 20 MB, or did not arrive whole. Nothing was read in. A trial's files are"
+                        "The file is larger than 64 MB, or did not arrive whole. Nothing was read in. A trial's files are"
                                 + " seldom above 1 MB: is it the right file?"));
+    }
+
+    @ExceptionHandler
+    ModelAndView tooLarge(TooLarge tooLarge, HttpServletRequest request, HttpServletResponse response) {
+        return page(request, response, HttpStatus.CONTENT_TOO_LARGE, ErrorPage.of("Too large", tooLarge.message()));
+    }
+
+    @ExceptionHandler
+    ModelAndView diskFull(DiskFull full, HttpServletRequest request, HttpServletResponse response) {
+        LOG.warn("{} {} refused: the disk is full", request.getMethod(), request.getRequestURI());
+        return page(request, response, HttpStatus.INSUFFICIENT_STORAGE, ErrorPage.DISK_FULL);
+    }
+
+    /** Parameters that could not be taken apart: not UTF-8, too many, too long. */
+    @ExceptionHandler({
+        InvalidParameterException.class,
+        HttpMessageNotReadableException.class,
+        HttpMediaTypeException.class,
+        ServletRequestBindingException.class
+    })
+    ModelAndView notUnderstood(Exception malformed, HttpServletRequest request, HttpServletResponse response) {
+        HttpStatus status = malformed instanceof InvalidParameterException parameters
+                        && parameters.getErrorCode() == HttpStatus.CONTENT_TOO_LARGE.value()
+                ? HttpStatus.CONTENT_TOO_LARGE
+                : HttpStatus.BAD_REQUEST;
+        LOG.warn("{} not understood: {}", request.getMethod(), malformed.getMessage());
+        return page(request, response, status, ErrorPage.ofStatus(status.value()));
     }
 
     @ExceptionHandler

@@ -1,10 +1,16 @@
 package elsom.web.platform;
 
+import jakarta.servlet.RequestDispatcher;
+import jakarta.servlet.ServletException;
+import java.io.IOException;
 import java.time.Duration;
 import java.util.Set;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
@@ -12,6 +18,7 @@ import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.firewall.RequestRejectedHandler;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
@@ -21,6 +28,8 @@ public class SecurityConfiguration {
     private static final String CONTENT_SECURITY_POLICY = "default-src 'none'; script-src 'self'; style-src 'self';"
             + " img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none';"
             + " frame-ancestors 'none'";
+    private static final Logger LOG = LoggerFactory.getLogger(SecurityConfiguration.class);
+    private static final String ERRORS = "/error";
     private static final Duration KEY_KEPT = Duration.ofDays(30);
 
     @Bean
@@ -53,6 +62,21 @@ public class SecurityConfiguration {
         StrictHttpFirewall firewall = new StrictHttpFirewall();
         firewall.setAllowedHostnames(hosts::contains);
         return firewall;
+    }
+
+    /** What the firewall refuses gets our page and a line in the log; the way there is no request to check again. */
+    @Bean
+    RequestRejectedHandler refusedByFirewall() {
+        return (request, response, refused) -> {
+            LOG.warn("refused: {}", refused.getMessage());
+            response.setStatus(HttpStatus.BAD_REQUEST.value());
+            request.setAttribute(RequestDispatcher.ERROR_STATUS_CODE, HttpStatus.BAD_REQUEST.value());
+            try {
+                request.getRequestDispatcher(ERRORS).forward(request, response);
+            } catch (ServletException unrenderable) {
+                throw new IOException(unrenderable);
+            }
+        };
     }
 
     /** There is nobody to log in as; without this a default user with a printed password would be made. */

@@ -4,6 +4,7 @@ import elsom.core.trial.Chore;
 import elsom.core.trial.Standing;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.web.platform.DiskSpace;
 import elsom.web.platform.NotFound;
 import java.time.Duration;
 import java.time.Instant;
@@ -33,9 +34,16 @@ public class TrialLists {
     private final Trials trials;
     private final Plans plans;
     private final TransactionOperations transaction;
+    private final DiskSpace disk;
 
     TrialLists(
-            DigestMapper digests, TrialMapper mapper, Trials trials, Plans plans, TransactionOperations transaction) {
+            DigestMapper digests,
+            TrialMapper mapper,
+            Trials trials,
+            Plans plans,
+            TransactionOperations transaction,
+            DiskSpace disk) {
+        this.disk = disk;
         this.digests = digests;
         this.mapper = mapper;
         this.trials = trials;
@@ -177,6 +185,9 @@ public class TrialLists {
 
     /** Two pages may do so at once, or the disk may be full: lists show what was kept before, then. */
     private void keep(TrialId id, Runnable insert) {
+        if (!disk.sufficient()) {
+            return;
+        }
         try {
             transaction.executeWithoutResult(status -> {
                 if (digests.hold(id).isPresent()) {

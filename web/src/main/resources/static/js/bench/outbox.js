@@ -4,6 +4,13 @@
 import { post } from '../kit/sending.js';
 
 const RETRY_MS = 2000;
+const DISK_FULL = 507;
+
+/** Why an entry waits though the server answered; empty when nothing is known but that it did not take it. */
+export function reasonToWait({ status, body }) {
+  if (status === 403) return 'This page was open too long: reload it, and what waits here is sent.';
+  return status === DISK_FULL ? `${body.message} What waits on this device is sent then.` : '';
+}
 
 export class Outbox {
   /**
@@ -74,7 +81,7 @@ export class Outbox {
     try {
       const answer = await post(this.url, { ...fields, ageMs: Math.max(0, Date.now() - typedAt) });
       if (answer.status < 500 && answer.status !== 403) return answer;
-      this.reason = answer.status === 403 ? 'This page was open too long: reload it, and what waits here is sent.' : '';
+      this.reason = reasonToWait(answer);
     } catch {
       this.reason = '';
     }

@@ -3,6 +3,7 @@
 
 import '../kit/frame.js';
 import { parsed, postForm } from '../kit/partial.js';
+import { MoveQueue } from './moves.js';
 
 const editor = document.querySelector('.layout-editor[data-move]');
 const moving = document.getElementById('moving');
@@ -37,26 +38,32 @@ export function benchOf(svg) {
 
 const spot = (unit) => ({ row: Number(unit.dataset.row), column: Number(unit.dataset.column) });
 
-/** Keeps a move; takes it back on the map when it is refused or lost on the way. */
-async function keep(bench, unit, from, to) {
+const queue = new MoveQueue(
+  ({ bench, unit, to }) => postForm(editor.dataset.move, {
+    unit: unit.dataset.unit, bench: bench.svg.dataset.bench, row: to.row, column: to.column, seed: editor.dataset.seed,
+  }),
+  ({ unit, to, other }, text) => {
+    document.getElementById('balance').replaceChildren(parsed(text));
+    moving.textContent = `${unit.dataset.unit} stands in row ${to.row}, column ${to.column} now${other ? `, and ${other.dataset.unit} took its place` : ''}.`;
+  },
+  (undone) => {
+    undone.forEach(({ bench, unit, from, to, other }) => {
+      bench.stand(unit, from.row, from.column);
+      if (other) bench.stand(other, to.row, to.column);
+    });
+    const names = [...new Set(undone.map((move) => move.unit.dataset.unit))].reverse().join(', ');
+    moving.textContent = `${names} could not be moved and stands where it stood. Was the layout drawn anew? Reload the page to see.`;
+  },
+);
+
+/** Shows a move at once and queues it for the server. */
+function keep(bench, unit, from, to) {
   if (from.row === to.row && from.column === to.column) return;
-  const other = bench.unitAt(to.row, to.column);
+  const there = bench.unitAt(to.row, to.column);
+  const other = there === unit ? null : there;
   bench.stand(unit, to.row, to.column);
-  if (other && other !== unit) bench.stand(other, from.row, from.column);
-  let text = null;
-  try {
-    text = await postForm(editor.dataset.move, { unit: unit.dataset.unit, bench: bench.svg.dataset.bench, row: to.row, column: to.column });
-  } catch (lost) {
-    text = null;
-  }
-  if (text === null) {
-    bench.stand(unit, from.row, from.column);
-    if (other && other !== unit) bench.stand(other, to.row, to.column);
-    moving.textContent = `${unit.dataset.unit} could not be moved; it stands where it stood.`;
-    return;
-  }
-  document.getElementById('balance').replaceChildren(parsed(text));
-  moving.textContent = `${unit.dataset.unit} stands in row ${to.row}, column ${to.column} now${other && other !== unit ? `, and ${other.dataset.unit} took its place` : ''}.`;
+  if (other) bench.stand(other, from.row, from.column);
+  queue.add({ bench, unit, from, to, other });
 }
 
 function dragging(bench) {

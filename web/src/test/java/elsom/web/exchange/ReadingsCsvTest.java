@@ -5,14 +5,23 @@ import static org.assertj.core.api.Assertions.within;
 
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.TrialRecord;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class ReadingsCsvTest {
+    private static String written(TrialRecord record) {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        ReadingsCsv.write(record, bytes);
+        return bytes.toString(StandardCharsets.UTF_8);
+    }
+
     private final TrialRecord record = ExchangeFixture.measured();
     private final String unit = record.units().get(0).code().value();
     private final String other = record.units().get(1).code().value();
@@ -23,7 +32,7 @@ class ReadingsCsvTest {
     }
 
     private ReadingsCsv.Incoming read(TrialRecord into, byte[] bytes) {
-        return ReadingsCsv.read(into, bytes, "Bench B", ExchangeFixture.START, problems);
+        return ReadingsCsv.read(into, new ByteArrayInputStream(bytes), "Bench B", ExchangeFixture.START, problems);
     }
 
     private List<String> reasons() {
@@ -32,7 +41,7 @@ class ReadingsCsvTest {
 
     @Test
     void whatWasWrittenReadsBackUnchanged() {
-        ReadingsCsv.Incoming incoming = read(record, ReadingsCsv.write(record));
+        ReadingsCsv.Incoming incoming = read(record, written(record));
         assertThat(problems).isEmpty();
         assertThat(incoming.entries()).isEmpty();
         assertThat(incoming.unchanged()).isEqualTo(record.readings().size() - 1);
@@ -40,7 +49,7 @@ class ReadingsCsvTest {
 
     @Test
     void intoAnEmptyTrialEverythingIsNew() {
-        ReadingsCsv.Incoming incoming = read(ExchangeFixture.drawn(), ReadingsCsv.write(record));
+        ReadingsCsv.Incoming incoming = read(ExchangeFixture.drawn(), written(record));
         assertThat(incoming.added())
                 .isEqualTo(incoming.entries().size())
                 .isEqualTo(record.readings().size() - 1);
@@ -111,5 +120,19 @@ class ReadingsCsvTest {
         problems.clear();
         assertThat(read(record, bytes).entries()).isEmpty();
         return reasons().get(0);
+    }
+
+    /** A spreadsheet runs what begins so; the apostrophe before it is taken off again. */
+    @ParameterizedTest
+    @ValueSource(strings = {"=1+1", "+44", "-3", "@cmd", "'=x", "''-", "\tcell", "plain", "it's", "'quoted'"})
+    void textIsNeverAFormulaAndReadsBackTheSame(String text) {
+        String cell = CsvText.guarded(text);
+        assertThat(cell)
+                .doesNotStartWith("=")
+                .doesNotStartWith("+")
+                .doesNotStartWith("-")
+                .doesNotStartWith("@")
+                .doesNotStartWith("\t");
+        assertThat(CsvText.plain(cell)).isEqualTo(text);
     }
 }

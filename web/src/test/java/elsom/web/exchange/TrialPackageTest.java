@@ -40,17 +40,22 @@ import tools.jackson.databind.json.JsonMapper;
 
 class TrialPackageTest {
     private final TrialRecord record = ExchangeFixture.measured();
-    private final byte[] written = TrialPackageWriter.write(ExchangeFixture.whole(), ExchangeFixture.START);
+    private final byte[] written = packed(ExchangeFixture.whole());
     private final List<BadRow> problems = new ArrayList<>();
 
     private Optional<WholeTrial> read(byte[] zip) {
-        Map<String, byte[]> files = PackageZip.open(zip, problems);
-        return problems.isEmpty() ? new TrialPackageReader(files, problems).read() : Optional.empty();
+        PackageZip.Opened opened = PackageZip.open(new ByteArrayInputStream(zip), problems);
+        return problems.isEmpty() ? new TrialPackageReader(opened, problems).read() : Optional.empty();
+    }
+
+    private static byte[] packed(WholeTrial whole) {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        TrialPackageWriter.write(whole, ExchangeFixture.START, bytes);
+        return bytes.toByteArray();
     }
 
     private WholeTrial sentAndRead(WholeTrial whole) {
-        return read(TrialPackageWriter.write(whole, ExchangeFixture.START))
-                .orElseThrow(() -> new AssertionError(said()));
+        return read(packed(whole)).orElseThrow(() -> new AssertionError(said()));
     }
 
     private String said() {
@@ -229,7 +234,7 @@ class TrialPackageTest {
     @Test
     void aBlindTrialTellsNobodyAndComesBackWhole() throws IOException {
         WholeTrial whole = blind();
-        byte[] zip = TrialPackageWriter.write(whole, ExchangeFixture.START);
+        byte[] zip = packed(whole);
         try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
             for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
                 assertThat(new String(in.readAllBytes(), StandardCharsets.UTF_8))
@@ -247,7 +252,7 @@ class TrialPackageTest {
 
     @Test
     void aBrokenKeyIsNoted() throws IOException {
-        byte[] zip = TrialPackageWriter.write(blind(), ExchangeFixture.START);
+        byte[] zip = packed(blind());
         assertThat(read(changed(zip, entries -> entries.put("key.sealed", new byte[] {65, 66, 67, 68}))))
                 .isEmpty();
         assertThat(said()).contains("The sealed key is not whole");
