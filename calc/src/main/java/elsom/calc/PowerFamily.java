@@ -25,6 +25,24 @@ final class PowerFamily implements Family {
             case "anova_n" -> anovaSize(input, alpha);
             case "t_n" ->
                 size(Answers.object(), Power.tSize(Inputs.number(input, "delta") / sd(input), alpha, power(input)));
+            case "anova_power" -> {
+                double[] means = Inputs.array(Inputs.numbers(input, "means"));
+                int n = units(input, "n");
+                double f = Power.cohenF(means, sd(input));
+                yield Answers.object()
+                        .put("cohen_f", f)
+                        .put("lambda", n * means.length * f * f)
+                        .put("power", Power.anova(means.length, n, f, alpha));
+            }
+            case "t_power" ->
+                Answers.object()
+                        .put(
+                                "power",
+                                Power.t(
+                                        units(input, "n1"),
+                                        units(input, "n2"),
+                                        Inputs.number(input, "delta") / sd(input),
+                                        alpha));
             case "t_mdd" ->
                 detectable(Power.tDetectable(units(input, "n1"), units(input, "n2"), alpha, power(input)), sd(input));
             case "anova_mdd" ->
@@ -45,7 +63,7 @@ final class PowerFamily implements Family {
             case "dunnett_like_mdd" -> againstControl(input, alpha);
             default ->
                 throw new BadInput(
-                        "“kind” must be anova_n, t_n, t_mdd, anova_mdd, dunnett_like_mdd, prop_n or fisher_power, got “"
+                        "“kind” must be anova_n, anova_power, t_n, t_power, t_mdd, anova_mdd, dunnett_like_mdd, prop_n or fisher_power, got “"
                                 + kind + "”");
         };
     }

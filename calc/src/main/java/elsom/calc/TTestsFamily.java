@@ -74,6 +74,7 @@ final class TTestsFamily implements Family {
                 .put("U_y", test.uSecond())
                 .put("ties", test.ties())
                 .put("p_exact", test.pExact())
+                .put("p_exact_counted", test.counted())
                 .put("p_normal_cc", test.pCorrected())
                 .put("p_normal_nocc", test.pPlain())
                 .put("hodges_lehmann", test.shift());

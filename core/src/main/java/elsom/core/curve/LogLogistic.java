@@ -49,8 +49,16 @@ public record LogLogistic(
     /** Fits the curve; with three parameters the lower limit is 0. Not estimable when the doses do not differ. */
     public static Outcome<LogLogistic> fit(DoseResponse data, boolean lowerHeld, Direction direction) {
         return data.holdsCurve(lowerHeld ? 3 : 4)
-                .then(held -> LeastSquares.fit(
-                        new Model(lowerHeld), data.doses(), data.responses(), starts(data, lowerHeld, direction)))
+                .then(held -> {
+                    Model model = new Model(lowerHeld);
+                    double[] x = data.doses();
+                    double[] y = data.responses();
+                    List<double[]> best = new DoseGrid(x, y, lowerHeld).best(direction == Direction.DECREASE ? 1 : -1);
+                    Outcome<LeastSquaresFit> polished = LeastSquares.fit(model, x, y, best);
+                    return polished.asOptional().isPresent()
+                            ? polished
+                            : LeastSquares.fit(model, x, y, starts(data, lowerHeld, direction));
+                })
                 .then(fit -> {
                     double[] p = fit.estimates();
                     double lower = lowerHeld ? 0 : p[1];

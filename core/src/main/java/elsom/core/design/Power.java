@@ -98,10 +98,16 @@ public final class Power {
         return detectable(d -> anova(groups, n, d / Math.sqrt(2.0 * groups), alpha), power);
     }
 
+    /** Standard deviations beyond which nothing is looked for. */
+    private static final double FURTHEST = 1e6;
+
     private static double detectable(DoubleUnaryOperator powerOf, double wanted) {
         double high = 1;
         while (powerOf.applyAsDouble(high) < wanted) {
             high *= 2;
+            if (high > FURTHEST) {
+                return Double.POSITIVE_INFINITY;
+            }
         }
         return solve(d -> powerOf.applyAsDouble(d) - wanted, 0, high);
     }

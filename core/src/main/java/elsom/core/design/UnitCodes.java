@@ -33,8 +33,19 @@ public final class UnitCodes {
             throw new IllegalArgumentException("a trial has 1 to " + MOST + " units, asked for " + count);
         }
         List<UnitCode> pool = pool(count);
-        Collections.shuffle(pool, new Random(seed));
+        shuffle(pool, seed);
         return List.copyOf(pool.subList(0, count));
+    }
+
+    /**
+     * In an order drawn by lot. {@link Random}'s algorithm is fixed by its specification, so that a seed gives the same
+     * codes on every machine.
+     */
+    private static void shuffle(List<UnitCode> pool, long seed) {
+        Random random = new Random(seed);
+        for (int left = pool.size(); left > 1; left--) {
+            Collections.swap(pool, left - 1, random.nextInt(left));
+        }
     }
 
     /** All codes with the fewest free digits that suffice. */

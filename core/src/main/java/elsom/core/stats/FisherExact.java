@@ -13,6 +13,9 @@ public final class FisherExact {
     private final int observed;
     private final double[] logWeights;
 
+    /** No count of a trial has odds further out, as a logarithm. */
+    private static final double FURTHEST = 4096;
+
     private FisherExact(Proportion one, Proportion other) {
         int affected = one.affected() + other.affected();
         lowest = Math.max(0, affected - other.n());
@@ -124,7 +127,7 @@ public final class FisherExact {
     /** The root of a function that rises with the logarithm of the odds ratio. */
     private static double solve(DoubleUnaryOperator rising) {
         double reach = 8;
-        while (rising.applyAsDouble(-reach) > 0 || rising.applyAsDouble(reach) < 0) {
+        while ((rising.applyAsDouble(-reach) > 0 || rising.applyAsDouble(reach) < 0) && reach < FURTHEST) {
             reach *= 2;
         }
         return new BracketingNthOrderBrentSolver(1e-13, 1e-13, 5).solve(300, rising::applyAsDouble, -reach, reach);

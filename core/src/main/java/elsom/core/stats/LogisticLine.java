@@ -1,5 +1,7 @@
 package elsom.core.stats;
 
+import java.util.Arrays;
+
 /**
  * Logistic regression of counts on one covariate, {@code logit p = a + b x}, by maximum likelihood (iteratively
  * reweighted least squares, McCullagh & Nelder 1989).
@@ -9,7 +11,9 @@ package elsom.core.stats;
 public record LogisticLine(InverseLine line, double deviance, int degreesOfFreedom) {
     private static final int MOST_ITERATIONS = 100;
     private static final double SETTLED = 1e-12;
-    private static final double RUNAWAY = 500;
+    private static final int MOST_HALVINGS = 40;
+    private static final double SLACK = 1e-14;
+    private static final String UNSETTLED = "The counts do not hold a rising or falling curve";
 
     /**
      * Fits counts.
@@ -24,30 +28,38 @@ public record LogisticLine(InverseLine line, double deviance, int degreesOfFreed
         if (separated(x, n, k)) {
             return Outcome.notEstimable("All or nothing on either side of one point: the slope can't be told");
         }
+        // Centred and scaled, so that days counted from a far-off year are as good as days from the start.
+        double centre =
+                (Arrays.stream(x).min().orElseThrow() + Arrays.stream(x).max().orElseThrow()) / 2;
+        double unit = Math.max(Double.MIN_NORMAL, Arrays.stream(x).max().orElseThrow() - centre);
+        double[] u = Arrays.stream(x).map(value -> (value - centre) / unit).toArray();
         double a = 0;
         double b = 0;
+        double deviance = deviance(u, n, k, a, b);
         for (int iteration = 0; iteration < MOST_ITERATIONS; iteration++) {
-            Information info = new Information(x, n, k, a, b);
+            Information info = new Information(u, n, k, a, b);
             if (!(info.determinant() > 0)) {
                 break;
             }
             double stepA = (info.bb * info.scoreA - info.ab * info.scoreB) / info.determinant();
             double stepB = (info.aa * info.scoreB - info.ab * info.scoreA) / info.determinant();
+            double next = deviance(u, n, k, a + stepA, b + stepB);
+            for (int half = 0; half < MOST_HALVINGS && !(next <= deviance + SLACK * (1 + deviance)); half++) {
+                stepA /= 2;
+                stepB /= 2;
+                next = deviance(u, n, k, a + stepA, b + stepB);
+            }
             a += stepA;
             b += stepB;
-            if (Math.abs(a) > RUNAWAY) {
-                break;
-            }
+            deviance = next;
             if (Math.abs(stepA) <= SETTLED * (1 + Math.abs(a)) && Math.abs(stepB) <= SETTLED * (1 + Math.abs(b))) {
-                Information last = new Information(x, n, k, a, b);
-                double d = last.determinant();
-                return Outcome.found(new LogisticLine(
-                        new InverseLine(a, b, last.bb / d, -last.ab / d, last.aa / d),
-                        deviance(x, n, k, a, b),
-                        x.length - 2));
+                Information last = new Information(u, n, k, a, b);
+                return last.determinant() > 0
+                        ? Outcome.found(new LogisticLine(last.line(a, b, centre, unit), deviance, x.length - 2))
+                        : Outcome.notEstimable(UNSETTLED);
             }
         }
-        return Outcome.notEstimable("The counts do not hold a rising or falling curve");
+        return Outcome.notEstimable(UNSETTLED);
     }
 
     private static void check(double[] x, int[] n, int[] k) {
@@ -104,6 +116,21 @@ public record LogisticLine(InverseLine line, double deviance, int degreesOfFreed
 
         double determinant() {
             return aa * bb - ab * ab;
+        }
+
+        /** The line in x, from the one in u = (x − centre)/unit: slope over unit, intercept moved by the centre. */
+        InverseLine line(double a, double b, double centre, double unit) {
+            double d = determinant();
+            double moved = centre / unit;
+            double varianceA = bb / d;
+            double covariance = -ab / d;
+            double varianceB = aa / d;
+            return new InverseLine(
+                    a - b * moved,
+                    b / unit,
+                    varianceA - 2 * moved * covariance + moved * moved * varianceB,
+                    (covariance - moved * varianceB) / unit,
+                    varianceB / (unit * unit));
         }
     }
 

@@ -18,6 +18,8 @@ public final class LogisticModel {
     private static final int MOST_ITERATIONS = 200;
     private static final double SETTLED = 1e-13;
     private static final double EDGE = 1e-7;
+    private static final int MOST_HALVINGS = 40;
+    private static final double SLACK = 1e-12;
 
     private final double deviance;
     private final Optional<Estimates> estimates;
@@ -38,7 +40,8 @@ public final class LogisticModel {
     public Outcome<Estimates> estimates() {
         return estimates
                 .map(Outcome::found)
-                .orElseGet(() -> Outcome.notEstimable("All or nothing in a group: the coefficients have no end"));
+                .orElseGet(() -> Outcome.notEstimable(
+                        "All or nothing in a group, or no settled fit: the coefficients have no end"));
     }
 
     /**
@@ -49,10 +52,11 @@ public final class LogisticModel {
     public static LogisticModel fit(double[][] design, List<Proportion> groups) {
         RealMatrix x = new Array2DRowRealMatrix(design);
         RealVector beta = new ArrayRealVector(x.getColumnDimension());
-        double before = Double.POSITIVE_INFINITY;
+        double before;
         double deviance = deviance(x, beta, groups);
         RealMatrix information = x;
-        for (int i = 0; i < MOST_ITERATIONS && Math.abs(before - deviance) > SETTLED * (1 + deviance); i++) {
+        boolean settled = false;
+        for (int i = 0; i < MOST_ITERATIONS && !settled; i++) {
             before = deviance;
             RealVector residual = new ArrayRealVector(groups.size());
             RealMatrix weighted = x.copy();
@@ -67,15 +71,24 @@ public final class LogisticModel {
             RealVector step = new QRDecomposition(information, 1e-14)
                     .getSolver()
                     .solve(x.transpose().operate(residual));
-            beta = beta.add(step);
+            RealVector next = beta.add(step);
+            for (int half = 0;
+                    half < MOST_HALVINGS && !(deviance(x, next, groups) <= before * (1 + SLACK) + SLACK);
+                    half++) {
+                step = step.mapMultiply(0.5);
+                next = beta.add(step);
+            }
+            beta = next;
             deviance = deviance(x, beta, groups);
+            settled = Math.abs(before - deviance) <= SETTLED * (1 + deviance);
         }
         boolean ranAway = false;
         for (int row = 0; row < groups.size(); row++) {
             double p = share(x, beta, row);
             ranAway |= p < EDGE || p > 1 - EDGE;
         }
-        return new LogisticModel(deviance, ranAway ? Optional.empty() : Optional.of(named(beta, information)));
+        return new LogisticModel(
+                deviance, ranAway || !settled ? Optional.empty() : Optional.of(named(beta, information)));
     }
 
     private static Estimates named(RealVector beta, RealMatrix information) {

@@ -13,6 +13,9 @@ import org.apache.commons.statistics.distribution.FDistribution;
 
 /** Comparisons of several independent groups by one factor. */
 public final class OneWay {
+    /** What rounding alone can make of equal means, in units of the last place of the largest value. */
+    private static final double ROUNDING = 4;
+
     private final List<Group> groups;
     private final int total;
     private final double grandMean;
@@ -22,15 +25,22 @@ public final class OneWay {
     private OneWay(List<Group> groups) {
         this.groups = List.copyOf(groups);
         this.total = groups.stream().mapToInt(Group::n).sum();
-        this.grandMean = groups.stream()
-                        .flatMap(group -> group.values().stream())
-                        .mapToDouble(Double::doubleValue)
-                        .sum()
-                / total;
-        this.between = groups.stream()
-                .mapToDouble(group -> group.n() * (group.mean() - grandMean) * (group.mean() - grandMean))
-                .sum();
-        this.within = groups.stream().mapToDouble(Group::squares).sum();
+        double sum = 0;
+        double squares = 0;
+        double largest = 0;
+        for (Group group : groups) {
+            sum += group.n() * group.mean();
+            squares += group.squares();
+            largest = Math.max(largest, group.largest());
+        }
+        this.grandMean = sum / total;
+        this.within = squares;
+        double apart = 0;
+        for (Group group : groups) {
+            apart += group.n() * (group.mean() - grandMean) * (group.mean() - grandMean);
+        }
+        double rounding = ROUNDING * Math.ulp(largest);
+        this.between = apart > total * rounding * rounding ? apart : 0;
     }
 
     /** Groups to compare, at least two. */
@@ -174,7 +184,9 @@ public final class OneWay {
                                 .map(v -> Math.abs(v - centre.applyAsDouble(group)))
                                 .toList()))
                 .toList());
-        return deviations.within > 1e-20 * deviations.total
+        double largest = groups.stream().mapToDouble(Group::largest).max().orElse(0);
+        double rounding = ROUNDING * Math.ulp(largest);
+        return deviations.within > total * rounding * rounding
                 ? deviations.classical()
                 : Outcome.notEstimable("The deviations do not scatter");
     }

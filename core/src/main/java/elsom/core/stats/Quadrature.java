@@ -5,62 +5,118 @@ import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
 import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
 /** Fixed Gauss–Legendre rules for the distributions that are integrals over a normal and a chi. */
 final class Quadrature {
     static final NormalDistribution NORMAL = NormalDistribution.of(0, 1);
-    private static final GaussIntegratorFactory GAUSS = new GaussIntegratorFactory();
+    static final double FURTHEST = 8.6;
     private static final int POINTS = 16;
-    private static final double FURTHEST = 8.6;
-    private static final double TAIL = 1e-15;
+    private static final double[] NODES = new double[POINTS];
+    private static final double[] WEIGHTS = new double[POINTS];
+    private static final double TAIL = 1e-30;
+    private static final int MOST_DOUBLINGS = 500;
+
+    static {
+        GaussIntegrator rule = new GaussIntegratorFactory().legendre(POINTS, -1, 1);
+        for (int i = 0; i < POINTS; i++) {
+            NODES[i] = rule.getPoint(i);
+            WEIGHTS[i] = rule.getWeight(i);
+        }
+    }
 
     private Quadrature() {}
 
     /** ∫ f over panels of equal width. */
     static double integrate(DoubleUnaryOperator f, double from, double to, int panels) {
-        double width = (to - from) / panels;
+        double half = (to - from) / panels / 2;
         double sum = 0;
-        for (int i = 0; i < panels; i++) {
-            GaussIntegrator rule = GAUSS.legendre(POINTS, from + i * width, from + (i + 1) * width);
-            sum += rule.integrate(f::applyAsDouble);
+        for (int panel = 0; panel < panels; panel++) {
+            double middle = from + (2 * panel + 1) * half;
+            for (int i = 0; i < POINTS; i++) {
+                sum += WEIGHTS[i] * f.applyAsDouble(middle + half * NODES[i]);
+            }
         }
-        return sum;
+        return sum * half;
     }
 
-    /** The mean of f over a standard normal. */
-    static double overNormal(DoubleUnaryOperator f) {
-        return integrate(z -> NORMAL.density(z) * f.applyAsDouble(z), -FURTHEST, FURTHEST, 12);
+    /** The mean of f over a standard normal, by panels fine enough for a change of f within a width. */
+    static double overNormal(DoubleUnaryOperator f, double width) {
+        int panels = (int) Math.min(400, Math.max(12, Math.ceil(2 * FURTHEST / (4 * width))));
+        return integrate(z -> NORMAL.density(z) * f.applyAsDouble(z), -FURTHEST, FURTHEST, panels);
     }
 
     /**
-     * The mean of f over s = √(χ²/df), on a logarithmic scale of s, on which its density is smooth for any degrees of
-     * freedom.
+     * The mean over s = √(χ²/df), on a logarithmic scale of s, on which its density is smooth for any degrees of freedom:
+     * points and weights, worked out once.
      */
-    static double overScale(double df, DoubleUnaryOperator f) {
-        ChiSquaredDistribution chi = ChiSquaredDistribution.of(df);
-        double low = Math.max(-40, 0.5 * Math.log(chi.inverseCumulativeProbability(TAIL) / df));
-        double high = 0.5 * Math.log(chi.inverseSurvivalProbability(TAIL) / df);
-        int panels = Math.max(6, (int) Math.ceil((high - low) * 3));
-        return integrate(
-                t -> {
-                    double squared = Math.exp(2 * t) * df;
-                    return 2 * squared * chi.density(squared) * f.applyAsDouble(Math.exp(t));
-                },
-                low,
-                high,
-                panels);
+    static final class Scale {
+        private final double[] s;
+        private final double[] weight;
+
+        private Scale(double[] s, double[] weight) {
+            this.s = s;
+            this.weight = weight;
+        }
+
+        static Scale of(double df) {
+            ChiSquaredDistribution chi = ChiSquaredDistribution.of(df);
+            double low = Math.max(-40, 0.5 * Math.log(chi.inverseCumulativeProbability(TAIL) / df));
+            double high = 0.5 * Math.log(chi.inverseSurvivalProbability(TAIL) / df);
+            int panels = Math.max(6, (int) Math.ceil((high - low) * 3));
+            double[] s = new double[panels * POINTS];
+            double[] weight = new double[panels * POINTS];
+            nodes(low, high, s, weight);
+            for (int i = 0; i < s.length; i++) {
+                double squared = Math.exp(2 * s[i]) * df;
+                weight[i] *= 2 * squared * chi.density(squared);
+                s[i] = Math.exp(s[i]);
+            }
+            return new Scale(s, weight);
+        }
+
+        double mean(DoubleUnaryOperator f) {
+            double sum = 0;
+            for (int i = 0; i < s.length; i++) {
+                sum += weight[i] * f.applyAsDouble(s[i]);
+            }
+            return sum;
+        }
     }
 
     /** Fills points and weights of a composite rule over a range; the arrays hold a multiple of 16. */
     static void nodes(double from, double to, double[] points, double[] weights) {
         int panels = points.length / POINTS;
-        double width = (to - from) / panels;
+        double half = (to - from) / panels / 2;
         for (int panel = 0; panel < panels; panel++) {
-            GaussIntegrator rule = GAUSS.legendre(POINTS, from + panel * width, from + (panel + 1) * width);
             for (int i = 0; i < POINTS; i++) {
-                points[panel * POINTS + i] = rule.getPoint(i);
-                weights[panel * POINTS + i] = rule.getWeight(i);
+                points[panel * POINTS + i] = from + (2 * panel + 1) * half + half * NODES[i];
+                weights[panel * POINTS + i] = half * WEIGHTS[i];
             }
         }
+    }
+
+    /** How many points a composite rule needs for panels of at most a width. */
+    static int pointsFor(double length, double panelWidth, int most) {
+        return POINTS * (int) Math.min(most, Math.max(1, Math.ceil(length / panelWidth)));
+    }
+
+    /**
+     * Where a falling tail has a probability.
+     *
+     * @param low below it
+     * @return infinity when no double is far enough out
+     */
+    static double quantile(DoubleUnaryOperator tail, double probability, double low, double accuracy) {
+        double high = 8;
+        int doublings = 0;
+        while (tail.applyAsDouble(high) > probability) {
+            high *= 4;
+            if (++doublings > MOST_DOUBLINGS) {
+                return Double.POSITIVE_INFINITY;
+            }
+        }
+        return new BracketingNthOrderBrentSolver(accuracy, accuracy, 5)
+                .solve(300, x -> tail.applyAsDouble(x) - probability, low * high, high);
     }
 }

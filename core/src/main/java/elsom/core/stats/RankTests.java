@@ -5,8 +5,17 @@ import java.util.List;
 import java.util.stream.DoubleStream;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
-/** Tests of two samples by ranks, exact also with ties: the permutation distribution of sums of midranks. */
+/**
+ * Tests of two samples by ranks, exact also with ties: the permutation distribution of sums of midranks. It is counted up
+ * to a size at which that takes about a tenth of a second; beyond it the normal form is as good, and is said to be it.
+ */
 public final class RankTests {
+    /** Steps of counting that are still exact: two samples of about 60 each. */
+    private static final double MOST_STEPS = 1e8;
+
+    /** Differences that are still exact. */
+    private static final int MOST_DIFFERENCES = 400;
+
     private RankTests() {}
 
     /**
@@ -14,19 +23,26 @@ public final class RankTests {
      *
      * @param uFirst pairs in which the first sample is larger, ties counting half
      * @param shift the Hodges–Lehmann shift of the second against the first
+     * @param pExact by permutation; as {@code pCorrected} when {@code counted} is false
+     * @param counted whether the permutations were counted; false for samples too large for it
      * @param pCorrected normal approximation with continuity correction; 1 when all values are the same
      */
     public record MannWhitney(
             double uFirst,
             double uSecond,
             boolean ties,
+            boolean counted,
             double pExact,
             double pCorrected,
             double pPlain,
             double shift) {}
 
-    /** Differences of pairs (Wilcoxon 1945), zeros left out. */
-    public record SignedRank(double positive, double pExact) {}
+    /**
+     * Differences of pairs (Wilcoxon 1945), zeros left out.
+     *
+     * @param counted whether the signs were counted; false for so many that the normal form was taken
+     */
+    public record SignedRank(double positive, boolean counted, double pExact) {}
 
     public static MannWhitney mannWhitney(Group first, Group second) {
         double[] x = first.array();
@@ -43,12 +59,20 @@ public final class RankTests {
         double total = m + n;
         double variance = m * n / 12 * (total + 1 - ranks.tieSum() / (total * (total - 1)));
         double off = Math.abs(u - m * n / 2);
+        double corrected = normal(Math.max(0, off - 0.5), variance);
+        int chosen = Math.min(x.length, y.length);
+        boolean counted = total * chosen * total * (total + 1) <= MOST_STEPS;
         return new MannWhitney(
                 u,
                 m * n - u,
                 ranks.tieSum() > 0,
-                exact(ranks, all.length, x.length, sum),
-                normal(Math.max(0, off - 0.5), variance),
+                counted,
+                !counted
+                        ? corrected
+                        : x.length <= y.length
+                                ? exact(ranks, all.length, x.length, sum)
+                                : exact(ranks, all.length, y.length, total * (total + 1) / 2 - sum),
+                corrected,
                 normal(off, variance),
                 median(differences(x, y)));
     }
@@ -102,16 +126,29 @@ public final class RankTests {
                 .toArray();
         Ranks ranks = Ranks.of(Arrays.stream(nonzero).map(Math::abs).toArray());
         double positive = 0;
-        int most = nonzero.length * (nonzero.length + 1);
-        double[] ways = new double[most + 1];
-        ways[0] = 1;
         for (int i = 0; i < nonzero.length; i++) {
             positive += nonzero[i] > 0 ? ranks.rank(i) : 0;
+        }
+        if (nonzero.length > MOST_DIFFERENCES) {
+            double n = nonzero.length;
+            double variance = n * (n + 1) * (2 * n + 1) / 24 - ranks.tieSum() / 48;
+            double off = Math.max(0, Math.abs(positive - n * (n + 1) / 4) - 0.5);
+            return new SignedRank(positive, false, normal(off, variance));
+        }
+        return new SignedRank(positive, true, signs(ranks, nonzero.length, positive));
+    }
+
+    /** The chance of each doubled rank sum when every sign is as likely: chances, as counts would leave the range. */
+    private static double signs(Ranks ranks, int count, double positive) {
+        int most = count * (count + 1);
+        double[] chance = new double[most + 1];
+        chance[0] = 1;
+        for (int i = 0; i < count; i++) {
             int rank = (int) Math.round(2 * ranks.rank(i));
-            for (int s = most; s >= rank; s--) {
-                ways[s] += ways[s - rank];
+            for (int s = most; s >= 0; s--) {
+                chance[s] = (chance[s] + (s >= rank ? chance[s - rank] : 0)) / 2;
             }
         }
-        return new SignedRank(positive, tail(ways, most / 2.0, Math.abs(2 * positive - most / 2.0)));
+        return tail(chance, most / 2.0, Math.abs(2 * positive - most / 2.0));
     }
 }
