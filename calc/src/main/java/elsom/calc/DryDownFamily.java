@@ -1,6 +1,7 @@
 package elsom.calc;
 
 import elsom.core.curve.LeastSquaresFit;
+import elsom.core.curve.XyData;
 import elsom.core.stats.Outcome;
 import elsom.core.water.DryDown;
 import elsom.core.water.DryDownFit;
@@ -30,10 +31,27 @@ final class DryDownFamily implements Family {
         List<TimedMass> points = points(input);
         List<Double> triggers = input.has("triggers") ? Inputs.numbers(input, "triggers") : List.of();
         return switch (kind) {
-            case "exponential" -> answer(DryDown.exponential(points), EXPONENTIAL, triggers);
+            case "exponential" -> {
+                ObjectNode answer = answer(DryDown.exponential(points), EXPONENTIAL, triggers);
+                yield answer.path("identifiable").booleanValue() ? answer : withLine(answer, points);
+            }
             case "two_stage" -> answer(DryDown.twoStage(points), TWO_STAGE, triggers);
             default -> throw new BadInput("“kind” must be exponential or two_stage, got “" + kind + "”");
         };
+    }
+
+    /** Where no exponential can be told, the straight line through the points is all there is. */
+    private static ObjectNode withLine(ObjectNode answer, List<TimedMass> points) {
+        XyData data = new XyData(
+                points.stream().mapToDouble(TimedMass::hours).toArray(),
+                points.stream().mapToDouble(TimedMass::grams).toArray());
+        data.line()
+                .asOptional()
+                .ifPresent(line -> answer.putObject("linear")
+                        .put("intercept", line.intercept())
+                        .put("slope", line.slope())
+                        .put("rss", data.lineSquares()));
+        return answer;
     }
 
     private static List<TimedMass> points(JsonNode input) {

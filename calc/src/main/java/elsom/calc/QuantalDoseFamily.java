@@ -38,7 +38,7 @@ final class QuantalDoseFamily implements Family {
                 .ifPresent(why -> answer.put(
                                 "reason",
                                 QuantalFit.refusal(levels)
-                                        .map(refusal -> refusal.name().toLowerCase(Locale.ROOT))
+                                        .map(QuantalDoseFamily::named)
                                         .orElse(why))
                         .putNull("params")
                         .putNull("lc"));
@@ -98,6 +98,12 @@ final class QuantalDoseFamily implements Family {
         for (double percent : PERCENTS) {
             lc.add(dose(percent, fit.logDoseAt(percent / 100)));
         }
+    }
+
+    private static String named(QuantalFit.Refusal refusal) {
+        return refusal == QuantalFit.Refusal.DEAD_CONTROL
+                ? "control_total_kill"
+                : refusal.name().toLowerCase(Locale.ROOT);
     }
 
     private static void parameter(ObjectNode parameters, String name, double estimate, double error) {

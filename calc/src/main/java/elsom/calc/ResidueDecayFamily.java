@@ -129,7 +129,7 @@ final class ResidueDecayFamily implements Family {
         outcome.asOptional().ifPresent(curve -> {
             LeastSquaresFit fit = curve.fit();
             ObjectNode parameters = answer.putObject("params");
-            List<String> names = List.of("k", "d50", "upper");
+            List<String> names = List.of("k", "d50", "U");
             for (int i = 0; i < fit.estimates().length; i++) {
                 parameters
                         .putObject(names.get(i))

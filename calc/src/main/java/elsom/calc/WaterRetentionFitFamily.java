@@ -140,9 +140,9 @@ final class WaterRetentionFitFamily implements Family {
             }
             case "rect_frustum" -> {
                 DoubleUnaryOperator one =
-                        linear(side(shape, "a_bottom", "length_bottom"), side(shape, "a_top", "length_top"), height);
+                        linear(Inputs.number(shape, "bottom_a"), Inputs.number(shape, "top_a"), height);
                 DoubleUnaryOperator other =
-                        linear(side(shape, "b_bottom", "width_bottom"), side(shape, "b_top", "width_top"), height);
+                        linear(Inputs.number(shape, "bottom_b"), Inputs.number(shape, "top_b"), height);
                 yield z -> one.applyAsDouble(z) * other.applyAsDouble(z);
             }
             default -> throw new BadInput("shape must be cylinder, frustum or rect_frustum, got “" + type + "”");
@@ -152,11 +152,6 @@ final class WaterRetentionFitFamily implements Family {
     /** Any constant section has the same mean. */
     private static double unitArea(double height) {
         return 1;
-    }
-
-    /** A side of a rectangular container, by either of its names. */
-    private static double side(JsonNode shape, String name, String otherName) {
-        return Inputs.number(shape, shape.has(name) ? name : otherName);
     }
 
     private static DoubleUnaryOperator linear(double bottom, double top, double height) {

@@ -69,6 +69,9 @@ class ReferenceTest {
                             tol,
                             out));
         } else if (expected.isArray()) {
+            if (actual.size() != expected.size()) {
+                out.add(path + ": expected " + expected.size() + " entries, got " + actual.size());
+            }
             for (int i = 0; i < expected.size(); i++) {
                 compare(expected.get(i), actual.path(i), path, tol, out);
             }
