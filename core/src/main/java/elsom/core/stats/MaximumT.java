@@ -1,7 +1,10 @@
 package elsom.core.stats;
 
+import java.util.Arrays;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.DoubleUnaryOperator;
+import org.apache.commons.statistics.distribution.TDistribution;
 
 /**
  * The largest of several t statistics that share a control and a standard deviation: Dunnett's (1955) multivariate t,
@@ -9,7 +12,10 @@ import java.util.TreeMap;
  * on t·s alone and is tabulated; both are of tails, so that small probabilities keep their digits.
  */
 public final class MaximumT {
-    private final Map<Double, Integer> lambdas;
+    private final double[] lambdas;
+    private final int[] times;
+    private final int treatments;
+    private final double df;
     private final double widest;
     private final double narrowest;
     private final Quadrature.Scale scale;
@@ -18,8 +24,11 @@ public final class MaximumT {
 
     /** Treatments of equal size share a λ, and its normal probabilities. */
     private MaximumT(Map<Double, Integer> lambdas, double df) {
-        this.lambdas = lambdas;
-        this.widest = lambdas.keySet().stream().mapToDouble(l -> l).max().orElse(0);
+        this.lambdas = lambdas.keySet().stream().mapToDouble(l -> l).toArray();
+        this.times = lambdas.values().stream().mapToInt(n -> n).toArray();
+        this.treatments = Arrays.stream(times).sum();
+        this.df = df;
+        this.widest = Arrays.stream(this.lambdas).max().orElse(0);
         this.narrowest = Math.sqrt(1 - widest * widest);
         this.scale = Quadrature.Scale.of(df);
     }
@@ -56,30 +65,41 @@ public final class MaximumT {
     private double beyond(double a, boolean eitherSide) {
         double reach = Quadrature.FURTHEST + Math.max(0, a) * widest;
         int panels = (int) Math.min(400, Math.ceil(2 * reach / Math.min(1.4, 4 * narrowest)));
-        return Quadrature.integrate(
-                z -> {
-                    double none = 0;
-                    for (Map.Entry<Double, Integer> group : lambdas.entrySet()) {
-                        double lambda = group.getKey();
-                        double own = Math.sqrt(1 - lambda * lambda);
-                        double beyond = Quadrature.NORMAL.survivalProbability((a + lambda * z) / own)
-                                + (eitherSide ? Quadrature.NORMAL.survivalProbability((a - lambda * z) / own) : 0);
-                        none += group.getValue() * Math.log1p(-Math.min(1, beyond));
-                    }
-                    return Quadrature.NORMAL.density(z) * -Math.expm1(none);
-                },
-                -reach,
-                reach,
-                panels);
+        // Either side, what lies beyond is the same for z and −z.
+        return eitherSide
+                ? 2 * Quadrature.integrate(z -> some(a, z, true), 0, reach, (panels + 1) / 2)
+                : Quadrature.integrate(z -> some(a, z, false), -reach, reach, panels);
+    }
+
+    private double some(double a, double z, boolean eitherSide) {
+        double none = 0;
+        for (int i = 0; i < lambdas.length; i++) {
+            double own = Math.sqrt(1 - lambdas[i] * lambdas[i]);
+            double beyond = Quadrature.NORMAL.survivalProbability((a + lambdas[i] * z) / own)
+                    + (eitherSide ? Quadrature.NORMAL.survivalProbability((a - lambdas[i] * z) / own) : 0);
+            none += times[i] * Math.log1p(-Math.min(1, beyond));
+        }
+        return Quadrature.NORMAL.density(z) * -Math.expm1(none);
     }
 
     /** The t that max |T| exceeds with this probability. */
     public double twoSidedQuantile(double probability) {
-        return Quadrature.quantile(this::twoSided, probability, 0, 1e-11);
+        return between(this::twoSided, probability, probability / 2);
     }
 
     /** The t that max T exceeds with this probability. */
     public double oneSidedQuantile(double probability) {
-        return Quadrature.quantile(this::oneSided, probability, -1, 1e-11);
+        return between(this::oneSided, probability, probability);
+    }
+
+    /** More than for one treatment alone, less than for each by itself (Bonferroni). */
+    private double between(DoubleUnaryOperator tail, double probability, double oneSide) {
+        TDistribution t = TDistribution.of(df);
+        return Quadrature.quantile(
+                tail,
+                probability,
+                t.inverseSurvivalProbability(oneSide),
+                t.inverseSurvivalProbability(oneSide / treatments),
+                1e-11);
     }
 }

@@ -14,7 +14,7 @@ final class Quadrature {
     private static final int POINTS = 16;
     private static final double[] NODES = new double[POINTS];
     private static final double[] WEIGHTS = new double[POINTS];
-    private static final double TAIL = 1e-30;
+    private static final double TAIL = 1e-24;
     private static final int MOST_DOUBLINGS = 500;
 
     static {
@@ -104,19 +104,20 @@ final class Quadrature {
     /**
      * Where a falling tail has a probability.
      *
-     * @param low below it
+     * @param low at or below it
+     * @param high at or above it as far as is known; it is moved out while it is not
      * @return infinity when no double is far enough out
      */
-    static double quantile(DoubleUnaryOperator tail, double probability, double low, double accuracy) {
-        double high = 8;
-        int doublings = 0;
-        while (tail.applyAsDouble(high) > probability) {
-            high *= 4;
-            if (++doublings > MOST_DOUBLINGS) {
-                return Double.POSITIVE_INFINITY;
-            }
+    static double quantile(DoubleUnaryOperator tail, double probability, double low, double high, double accuracy) {
+        double below = low - 1e-6 * (1 + Math.abs(low));
+        double above = high + 1e-6 * (1 + Math.abs(high));
+        for (int i = 0; i < MOST_DOUBLINGS && tail.applyAsDouble(above) > probability; i++) {
+            above = 4 * (Math.abs(above) + 1);
+        }
+        if (Double.isInfinite(above)) {
+            return above;
         }
         return new BracketingNthOrderBrentSolver(accuracy, accuracy, 5)
-                .solve(300, x -> tail.applyAsDouble(x) - probability, low * high, high);
+                .solve(300, x -> tail.applyAsDouble(x) - probability, below, above);
     }
 }

@@ -2,6 +2,7 @@ package elsom.core.stats;
 
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import org.apache.commons.statistics.distribution.TDistribution;
 
 /**
  * The distribution of the range of k standard normals over an independent s = √(χ²/df) (Tukey; the double integral of
@@ -13,12 +14,16 @@ public final class StudentisedRange {
     private static final double PANEL = 1.4;
     private static final Map<Integer, TabulatedTail> RANGES = new ConcurrentHashMap<>();
 
+    private final int groups;
+    private final double df;
     private final TabulatedTail range;
     private final Quadrature.Scale scale;
 
-    private StudentisedRange(TabulatedTail range, Quadrature.Scale scale) {
+    private StudentisedRange(int groups, double df, TabulatedTail range) {
+        this.groups = groups;
+        this.df = df;
         this.range = range;
-        this.scale = scale;
+        this.scale = Quadrature.Scale.of(df);
     }
 
     /**
@@ -35,7 +40,7 @@ public final class StudentisedRange {
         TabulatedTail range = groups <= MOST_KEPT
                 ? RANGES.computeIfAbsent(groups, k -> new TabulatedTail(w -> rangeAbove(k, w)))
                 : new TabulatedTail(w -> rangeAbove(groups, w));
-        return new StudentisedRange(range, Quadrature.Scale.of(df));
+        return new StudentisedRange(groups, df, range);
     }
 
     /** P(Q > q). */
@@ -66,8 +71,15 @@ public final class StudentisedRange {
                         panels);
     }
 
-    /** The q that is exceeded with this probability. */
+    /** The q that is exceeded with this probability: more than for two groups, less than pair by pair (Bonferroni). */
     public double upperQuantile(double probability) {
-        return Quadrature.quantile(this::survival, probability, 0, 1e-11);
+        TDistribution t = TDistribution.of(df);
+        double pairs = groups * (groups - 1) / 2.0;
+        return Quadrature.quantile(
+                this::survival,
+                probability,
+                Math.sqrt(2) * t.inverseSurvivalProbability(probability / 2),
+                Math.sqrt(2) * t.inverseSurvivalProbability(probability / 2 / pairs),
+                1e-11);
     }
 }

@@ -100,6 +100,6 @@ final class WilliamsDistribution {
 
     /** The t exceeded with this probability. */
     double upperQuantile(double probability) {
-        return Quadrature.quantile(this::survival, probability, -1, 1e-9);
+        return Quadrature.quantile(this::survival, probability, -8, 8, 1e-9);
     }
 }
