@@ -28,6 +28,8 @@ public final class Web {
             .connectTimeout(Duration.ofSeconds(5))
             .build();
 
+    private String kept = "";
+
     public Web(int port) {
         this.base = "http://127.0.0.1:" + port;
     }
@@ -45,7 +47,16 @@ public final class Web {
         return HttpRequest.newBuilder(URI.create(base + path)).timeout(Duration.ofSeconds(30));
     }
 
+    /** This client with its page's key fetched once, as a page left open has it. */
+    public Web keepingItsKey() throws IOException, InterruptedException {
+        kept = key();
+        return this;
+    }
+
     private String key() throws IOException, InterruptedException {
+        if (!kept.isEmpty()) {
+            return kept;
+        }
         Matcher key = KEY.matcher(get("/shelf").body());
         if (!key.find()) {
             throw new IllegalStateException("the page has no key");

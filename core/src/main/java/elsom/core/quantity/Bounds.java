@@ -56,18 +56,25 @@ public final class Bounds {
 
     public static final Duration AFTER = Duration.ofDays(3650);
 
+    /** Something is more, less or other than a trial can hold. */
+    public static final class OutOfBounds extends IllegalArgumentException {
+        OutOfBounds(String message) {
+            super(message);
+        }
+    }
+
     private Bounds() {}
 
     /** A line of text that may be empty. */
     public static String line(String what, @Nullable String text, int longest) {
         if (text == null) {
-            throw new IllegalArgumentException(what + " is missing");
+            throw new OutOfBounds(what + " is missing");
         }
         if (text.length() > longest) {
-            throw new IllegalArgumentException(what + " has at most " + longest + " characters, got " + text.length());
+            throw new OutOfBounds(what + " has at most " + longest + " characters, got " + text.length());
         }
         if (text.chars().anyMatch(Character::isISOControl)) {
-            throw new IllegalArgumentException(what + " is one line of text, got a control character");
+            throw new OutOfBounds(what + " is one line of text, got a control character");
         }
         return text;
     }
@@ -75,7 +82,7 @@ public final class Bounds {
     /** A line of text that must say something. */
     public static String name(String what, @Nullable String text, int longest) {
         if (text == null || text.isBlank()) {
-            throw new IllegalArgumentException(what + " has 1 to " + longest + " characters, got none");
+            throw new OutOfBounds(what + " has 1 to " + longest + " characters, got none");
         }
         return line(what, text, longest);
     }
@@ -92,7 +99,7 @@ public final class Bounds {
     /** A number; NaN is none. */
     public static double number(String what, double value, double lowest, double highest) {
         if (!(value >= lowest && value <= highest)) {
-            throw new IllegalArgumentException(
+            throw new OutOfBounds(
                     what + " must be " + plain(lowest) + " to " + plain(highest) + ", got " + value);
         }
         return value;
@@ -104,17 +111,17 @@ public final class Bounds {
 
     public static int count(String what, int value, int lowest, int highest) {
         if (value < lowest || value > highest) {
-            throw new IllegalArgumentException(what + " must be " + lowest + " to " + highest + ", got " + value);
+            throw new OutOfBounds(what + " must be " + lowest + " to " + highest + ", got " + value);
         }
         return value;
     }
 
     public static Instant instant(String what, @Nullable Instant at) {
         if (at == null) {
-            throw new IllegalArgumentException(what + " is missing");
+            throw new OutOfBounds(what + " is missing");
         }
         if (at.isBefore(EARLIEST) || !at.isBefore(LATEST)) {
-            throw new IllegalArgumentException(what + " must lie in the years 1970 to 2199, got " + at);
+            throw new OutOfBounds(what + " must lie in the years 1970 to 2199, got " + at);
         }
         return at;
     }
@@ -122,10 +129,10 @@ public final class Bounds {
     /** A time from the start of a trial, negative before it. */
     public static Duration span(String what, @Nullable Duration span) {
         if (span == null) {
-            throw new IllegalArgumentException(what + " is missing");
+            throw new OutOfBounds(what + " is missing");
         }
         if (span.compareTo(BEFORE.negated()) < 0 || span.compareTo(AFTER) > 0) {
-            throw new IllegalArgumentException(what
+            throw new OutOfBounds(what
                     + " must lie from a year before the start to ten years after it, got " + span.toSeconds() + " s");
         }
         return span;
@@ -134,10 +141,10 @@ public final class Bounds {
     /** A list, copied. */
     public static <T> List<T> list(String what, @Nullable List<T> items, int fewest, int most) {
         if (items == null) {
-            throw new IllegalArgumentException(what + " are missing");
+            throw new OutOfBounds(what + " are missing");
         }
         if (items.size() < fewest || items.size() > most) {
-            throw new IllegalArgumentException(
+            throw new OutOfBounds(
                     "there are " + fewest + " to " + most + " " + what + ", got " + items.size());
         }
         return List.copyOf(items);
@@ -146,7 +153,7 @@ public final class Bounds {
     /** A part that must be there. */
     public static <T> T present(String what, @Nullable T part) {
         if (part == null) {
-            throw new IllegalArgumentException(what + " is missing");
+            throw new OutOfBounds(what + " is missing");
         }
         return part;
     }

@@ -121,7 +121,12 @@ final class CsvTable {
                     .get();
             columns = parser.getHeaderNames();
             if (named()) {
-                parser.forEach(record -> row(record, make, made));
+                for (CSVRecord record : parser) {
+                    row(record, make, made);
+                    if (problems.size() >= MOST_PROBLEMS) {
+                        break;
+                    }
+                }
             }
         } catch (IOException | UncheckedIOException | IllegalArgumentException | IllegalStateException malformed) {
             made.clear();

@@ -23,7 +23,7 @@ import tools.jackson.databind.json.JsonMapper;
 final class PackageZip {
     static final String LARGEST_ZIP = "64 MB";
     private static final int LARGEST_ENTRY = CsvTable.LARGEST_BYTES;
-    private static final long LARGEST_READINGS = 512L * 1024 * 1024;
+    private static final long LARGEST_READINGS = 128L * 1024 * 1024;
 
     private final List<BadRow> problems;
     private final Map<String, byte[]> files = new HashMap<>();
@@ -87,7 +87,7 @@ final class PackageZip {
         }
         if (name.equals(PackageFile.READINGS.path())) {
             readings = TrialPackageReader.readings(
-                    new Limited(in, LARGEST_READINGS, "It unpacks to more than 512 MB, which no trial's readings do."),
+                    new Limited(in, LARGEST_READINGS, "It unpacks to more than 128 MB, which no trial's readings do."),
                     problems);
             return true;
         }

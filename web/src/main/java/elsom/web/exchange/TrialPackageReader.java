@@ -60,6 +60,10 @@ import org.jspecify.annotations.Nullable;
 
 /** Reads the tables of a data package into a trial, collecting every problem with file and row. */
 final class TrialPackageReader {
+    /** A kilobyte each, while a trial is read in. */
+    private static final int MOST_READINGS =
+            (int) Math.min(2_000_000, Runtime.getRuntime().maxMemory() / 1024);
+
     private static final int MOST_LOOKS = Bounds.LOOKS;
 
     private final Map<String, byte[]> files;
@@ -299,6 +303,10 @@ final class TrialPackageReader {
                             row.whole("look"),
                             endpoints.computeIfAbsent(row.text("endpoint"), EndpointCode::new),
                             row.whole("sub_reading"));
+                    if (known.size() >= MOST_READINGS) {
+                        throw row.refuse("there are more than " + MOST_READINGS + " readings, which is more than this"
+                                + " Elsom has memory for");
+                    }
                     Reading reading = reading(row, ref);
                     @Nullable ReadingId supersedes = reading.supersedes();
                     if (supersedes != null && (!known.contains(supersedes) || !superseded.add(supersedes))) {

@@ -6,6 +6,7 @@ import java.util.TreeSet;
 /** Says of a form that came too late what is kept now, field by field, beside what was typed. */
 final class Changed {
     private static final int LONGEST_SHOWN = 80;
+    private static final String TICKED = "true";
 
     /** Fields that are no part of the plan. */
     private static final Set<String> OF_THE_PAGE = Set.of("_csrf", "reason", "stay", Form.REVISION);
@@ -25,7 +26,7 @@ final class Changed {
                         + " to put it in place of what is kept now.");
         Set<String> names = new TreeSet<>(now.names());
         typed.names().stream()
-                .filter(name -> !name.contains("[") && !OF_THE_PAGE.contains(name))
+                .filter(name -> !OF_THE_PAGE.contains(name) && typed.text(name).equals(TICKED))
                 .forEach(names::add);
         for (String name : names) {
             if (!same(typed.text(name), now.text(name))) {

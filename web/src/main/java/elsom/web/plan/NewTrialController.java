@@ -78,13 +78,16 @@ class NewTrialController {
                 "Write the question first. Accepted: "
                         + protocol.map(Protocol::exampleQuestion).orElse("Which still has water after a hot week?"));
         String crop = problems.limited("crop", form.text("crop"), Treatment.LONGEST_NAME);
-        if (!problems.none()) {
+        Optional<Plan> plan = problems.none()
+                ? problems.tried("question", () -> draft(protocol.orElseThrow(), question, crop))
+                : Optional.empty();
+        if (plan.isEmpty()) {
             return new ModelAndView(
                     "plan/new",
                     Map.of("page", new NewTrialPage(form, problems, Protocols.all(), token)),
                     HttpStatus.UNPROCESSABLE_CONTENT);
         }
-        TrialId id = plans.begin(draft(protocol.orElseThrow(), question, crop), token);
+        TrialId id = plans.begin(plan.orElseThrow(), token);
         return new ModelAndView("redirect:" + PlanPart.QUESTION.href(id.value()));
     }
 

@@ -1,5 +1,6 @@
 package elsom.web.platform;
 
+import elsom.core.quantity.Bounds;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
@@ -49,6 +50,20 @@ class ErrorPages {
                 response,
                 HttpStatus.UNPROCESSABLE_CONTENT,
                 ErrorPage.of("That can't be done", refusal.message()));
+    }
+
+    /** What the core holds no trial can have, from whichever door it came in. */
+    @ExceptionHandler
+    ModelAndView outOfBounds(Bounds.OutOfBounds refused, HttpServletRequest request, HttpServletResponse response) {
+        String message = String.valueOf(refused.getMessage());
+        return page(
+                request,
+                response,
+                HttpStatus.UNPROCESSABLE_CONTENT,
+                ErrorPage.of(
+                        "That can't be done",
+                        Character.toUpperCase(message.charAt(0)) + message.substring(1)
+                                + ". Go back and change it: what you typed is still there."));
     }
 
     @ExceptionHandler

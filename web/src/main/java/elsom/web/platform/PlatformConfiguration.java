@@ -1,6 +1,8 @@
 package elsom.web.platform;
 
+import java.nio.file.Path;
 import java.time.Clock;
+import org.springframework.beans.factory.annotation.Value;
 import java.util.List;
 import org.apache.catalina.core.StandardHost;
 import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
@@ -18,6 +20,11 @@ class PlatformConfiguration implements WebMvcConfigurer {
 
     PlatformConfiguration(DiskSpace disk) {
         this.disk = disk;
+    }
+
+    @Bean
+    static DiskSpace diskSpace(@Value("${elsom.home}") Path home) {
+        return new DiskSpace(home);
     }
 
     @Override

@@ -48,6 +48,10 @@ interface TrialMapper {
     @Update("update trial set put_away = #{away} where id = #{id}")
     int putAway(@Param("id") TrialId id, @Param("away") boolean away);
 
+    /** Before all go: rows that refer to each other can't be deleted one by one. */
+    @Update("update reading set supersedes = null where trial_id = #{id} and supersedes is not null")
+    void unlinkCorrections(TrialId id);
+
     /** The table's name is one of {@link TrialTables}, never what somebody sent. */
     @Delete("delete from ${table} where trial_id = #{id}")
     void deleteFrom(@Param("table") String table, @Param("id") TrialId id);

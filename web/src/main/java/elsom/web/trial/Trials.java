@@ -272,6 +272,7 @@ public class Trials {
         if (trials.lock(id) == 0) {
             throw unknown(id);
         }
+        trials.unlinkCorrections(id);
         TrialTables.ALL.forEach(table -> trials.deleteFrom(table, id));
         trials.deleteTrial(id);
         snapshots.invalidate(id);

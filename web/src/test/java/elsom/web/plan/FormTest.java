@@ -1,9 +1,11 @@
 package elsom.web.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Side;
+import elsom.web.platform.TooLarge;
 import java.time.Duration;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -37,9 +39,10 @@ class FormTest {
     }
 
     @Test
-    void whatNobodyTypesIsCut() {
-        assertThat(Form.sent(Map.of("x", new String[] {"y".repeat(30_000)})).text("x"))
-                .hasSize(20_000);
+    void whatNobodyTypesIsRefused() {
+        assertThatThrownBy(() -> Form.sent(Map.of("x", new String[] {"y".repeat(30_000)})))
+                .isInstanceOf(TooLarge.class)
+                .hasMessageContaining("at most 20000 characters");
     }
 
     @ParameterizedTest

@@ -121,7 +121,7 @@ class PartsTest {
                         "own[0].several", "3",
                         "own[0].decimals", "1",
                         "own[0].highest", "40 cm",
-                        "measures[1].drop", "true"));
+                        "measures[2].drop", "true"));
         assertThat(problems.all()).isEmpty();
         Measure own = with.asked().measures().get(with.asked().measures().size() - 1);
         assertThat(own.endpoint().code().value()).isEqualTo("hohe-uber-rand");
