@@ -35,10 +35,10 @@ import org.springframework.boot.test.web.server.LocalServerPort;
  */
 @AppTest
 class FuzzIT {
-    private static final int FORMS = 1400;
-    private static final int ENTRIES = 800;
-    private static final int TABLES = 450;
-    private static final int ZIPS = 400;
+    private static final int FORMS = 700;
+    private static final int ENTRIES = 1900;
+    private static final int TABLES = 250;
+    private static final int ZIPS = 250;
     private static final long LONGEST_MS = 2000;
 
     private static final List<String> NASTY = List.of(
