@@ -43,3 +43,7 @@ alter table treatment alter column material set data type varchar(200);
 -- Forty rows of forty readings with every digit, and two hundred changes of a plan.
 alter table bench alter column light_map set data type varchar(60000);
 alter table amendment alter column changes set data type varchar(500000);
+
+-- Each time the numbers set aside are used up, setting aside more is written to the disk: far oftener than needed, by 32.
+alter table reading alter column id set cache 1000;
+alter table trial alter column id set cache 100;

@@ -46,7 +46,9 @@ class FullDiskIT {
         HttpResponse<String> refused = web.post("/trials/" + id + "/bench/readings", entry);
         assertThat(refused.statusCode()).isEqualTo(507);
         assertThat(refused.body()).contains("The disk is full");
-        assertThat(web.post("/trials/new", Map.of("question", "Why?", "protocol", "growth", "token", entry.get("token")))
+        assertThat(web.post(
+                                "/trials/new",
+                                Map.of("question", "Why?", "protocol", "growth", "token", entry.get("token")))
                         .statusCode())
                 .isEqualTo(507);
         for (String page : new String[] {"/", "/trials", "/trials/" + id + "/bench", "/trials/" + id + "/trial.zip"}) {
@@ -54,7 +56,8 @@ class FullDiskIT {
         }
         assertThat(web.get("/actuator/health").body()).contains("OUT_OF_SERVICE");
         when(disk.sufficient()).thenCallRealMethod();
-        assertThat(web.post("/trials/" + id + "/bench/readings", entry).statusCode()).isEqualTo(200);
+        assertThat(web.post("/trials/" + id + "/bench/readings", entry).statusCode())
+                .isEqualTo(200);
         assertThat(web.get("/actuator/health").body()).contains("UP");
         assertThat(trials.snapshot(id).readings()).hasSize(1);
     }

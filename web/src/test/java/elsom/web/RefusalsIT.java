@@ -66,7 +66,10 @@ class RefusalsIT {
                 "GET /trials;a=b HTTP/1.1"
             })
     void whatCantBeReadIsNotUnderstood(String start) throws Exception {
-        assertThat(line(start)).startsWith("HTTP/1.1 400").contains("Not understood").doesNotContain("Tomcat");
+        assertThat(line(start))
+                .startsWith("HTTP/1.1 400")
+                .contains("Not understood")
+                .doesNotContain("Tomcat");
     }
 
     @Test
@@ -78,8 +81,7 @@ class RefusalsIT {
 
     @Test
     void aFormIsBounded() throws Exception {
-        Map<String, String> many =
-                IntStream.range(0, 3000).boxed().collect(Collectors.toMap(i -> "a" + i, i -> "1"));
+        Map<String, String> many = IntStream.range(0, 3000).boxed().collect(Collectors.toMap(i -> "a" + i, i -> "1"));
         assertThat(web.post("/trials/new", many).statusCode()).isEqualTo(400);
         HttpResponse<String> large = web.post("/trials/new", Map.of("question", "x".repeat(3_000_000)));
         assertThat(large.statusCode()).isEqualTo(413);
@@ -116,7 +118,8 @@ class RefusalsIT {
         TrialId id = plans.begin(GrowthPlan.plan(), UUID.randomUUID());
         String unit = trials.key(id).units().get(0).code().value();
         Map<String, String> move = Map.of("unit", unit, "bench", "1", "row", "1", "column", "2", "seed", "76");
-        assertThat(web.post("/trials/" + id + "/plan/bench/move", move).statusCode()).isEqualTo(422);
+        assertThat(web.post("/trials/" + id + "/plan/bench/move", move).statusCode())
+                .isEqualTo(422);
         assertThat(plans.plan(id).arrangement().moves()).isEmpty();
     }
 
@@ -127,13 +130,16 @@ class RefusalsIT {
         assertThat(web.get(base + "/remove").body()).contains("Put it away", "The whole trial as a zip", "raw.zip");
         assertThat(web.post(base + "/put-away", Map.of()).statusCode()).isEqualTo(302);
         assertThat(web.get("/trials/put-away").body()).contains("href=\"" + base + "\"");
-        assertThat(web.post(base + "/put-away", Map.of("away", "false")).statusCode()).isEqualTo(302);
+        assertThat(web.post(base + "/put-away", Map.of("away", "false")).statusCode())
+                .isEqualTo(302);
         HttpResponse<String> unnamed = web.post(base + "/delete", Map.of("name", "something else"));
         assertThat(unnamed.statusCode()).isEqualTo(422);
         assertThat(trials.find(id)).isPresent();
         byte[] raw = web.download(base + "/raw.zip");
         assertThat(PackedTrials.files(raw)).containsKeys("reading.csv", "look.csv", "plan.csv");
-        assertThat(web.post(base + "/delete", Map.of("name", ExchangeFixture.plan().question()))
+        assertThat(web.post(
+                                base + "/delete",
+                                Map.of("name", ExchangeFixture.plan().question()))
                         .statusCode())
                 .isEqualTo(302);
         Assertions.assertThatThrownBy(() -> trials.snapshot(id)).isInstanceOf(NotFound.class);

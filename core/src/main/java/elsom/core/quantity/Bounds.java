@@ -99,8 +99,7 @@ public final class Bounds {
     /** A number; NaN is none. */
     public static double number(String what, double value, double lowest, double highest) {
         if (!(value >= lowest && value <= highest)) {
-            throw new OutOfBounds(
-                    what + " must be " + plain(lowest) + " to " + plain(highest) + ", got " + value);
+            throw new OutOfBounds(what + " must be " + plain(lowest) + " to " + plain(highest) + ", got " + value);
         }
         return value;
     }
@@ -132,8 +131,8 @@ public final class Bounds {
             throw new OutOfBounds(what + " is missing");
         }
         if (span.compareTo(BEFORE.negated()) < 0 || span.compareTo(AFTER) > 0) {
-            throw new OutOfBounds(what
-                    + " must lie from a year before the start to ten years after it, got " + span.toSeconds() + " s");
+            throw new OutOfBounds(what + " must lie from a year before the start to ten years after it, got "
+                    + span.toSeconds() + " s");
         }
         return span;
     }
@@ -144,8 +143,7 @@ public final class Bounds {
             throw new OutOfBounds(what + " are missing");
         }
         if (items.size() < fewest || items.size() > most) {
-            throw new OutOfBounds(
-                    "there are " + fewest + " to " + most + " " + what + ", got " + items.size());
+            throw new OutOfBounds("there are " + fewest + " to " + most + " " + what + ", got " + items.size());
         }
         return List.copyOf(items);
     }

@@ -14,6 +14,7 @@ import elsom.web.kit.Places;
 import elsom.web.kit.Times;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
@@ -23,12 +24,14 @@ import org.jspecify.annotations.Nullable;
 
 /** What the bench's script knows: the observations of one look in the order they are walked. */
 record BenchData(long trial, int look, String lookName, String timing, String start, List<Task> tasks) {
+    private static final int MOST_EARLIER = 2;
+
     /**
      * One observation to make.
      *
      * @param key unit, endpoint and sub-reading in one
      * @param lost the number of the mishap that ended the unit; 0 while it stands
-     * @param before what was read at earlier looks
+     * @param before what was last read at earlier looks
      */
     record Task(
             String key,
@@ -138,18 +141,21 @@ record BenchData(long trial, int look, String lookName, String timing, String st
         return unit.symbol().isEmpty() ? "" : " " + unit.symbol();
     }
 
+    /** The last values read before, the latest last. */
     private static List<Earlier> before(TrialRecord record, ReadingRef ref) {
         List<Earlier> earlier = new ArrayList<>();
-        for (Look look : record.looks()) {
-            for (EndpointCode code : look.endpoints()) {
-                if (look.number() < ref.look()) {
-                    record.current(new ReadingRef(ref.unit(), look.number(), code))
-                            .ifPresent(reading -> earlier.add(new Earlier(
-                                    look.name(),
-                                    current(reading, record.endpoint(code)).value())));
-                }
+        for (int number = ref.look() - 1; number >= 1 && earlier.size() < MOST_EARLIER; number--) {
+            Look look = record.look(number).orElseThrow();
+            List<EndpointCode> codes = look.endpoints();
+            for (int i = codes.size() - 1; i >= 0 && earlier.size() < MOST_EARLIER; i--) {
+                EndpointCode code = codes.get(i);
+                record.current(new ReadingRef(ref.unit(), number, code))
+                        .ifPresent(reading -> earlier.add(new Earlier(
+                                look.name(),
+                                current(reading, record.endpoint(code)).value())));
             }
         }
+        Collections.reverse(earlier);
         return earlier;
     }
 

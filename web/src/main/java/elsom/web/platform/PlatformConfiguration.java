@@ -2,9 +2,9 @@ package elsom.web.platform;
 
 import java.nio.file.Path;
 import java.time.Clock;
-import org.springframework.beans.factory.annotation.Value;
 import java.util.List;
 import org.apache.catalina.core.StandardHost;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.context.annotation.Bean;

@@ -10,6 +10,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.slf4j.Logger;
@@ -27,6 +28,7 @@ public class TrialLists {
     private static final Logger LOG = LoggerFactory.getLogger(TrialLists.class);
     private static final int LONGEST_PROBLEM = 500;
     private static final int LONGEST_CHORE = 300;
+    private static final int AT_ONCE = 100;
     private static final int MOST_CHORES = 200;
 
     private final DigestMapper digests;
@@ -145,37 +147,53 @@ public class TrialLists {
         return digests.measuredOf(crop, most).stream().map(DigestMapper.Row::id).toList();
     }
 
-    /** Works out anew what lists show of trials that changed. */
+    /** Works out anew what lists show of trials that changed; many at a time are written at once. */
     private void refresh() {
-        digests.stale().forEach(this::refresh);
+        List<TrialId> stale = digests.stale();
+        for (int from = 0; from < stale.size(); from += AT_ONCE) {
+            List<Runnable> changes = new ArrayList<>();
+            stale.subList(from, Math.min(stale.size(), from + AT_ONCE)).forEach(id -> changes.add(refreshed(id)));
+            keep(changes);
+        }
     }
 
-    private void refresh(TrialId id) {
+    /** How to write what lists show of a trial. */
+    private Runnable refreshed(TrialId id) {
         long revision =
                 mapper.revisions(id).map(TrialMapper.Revisions::revision).orElse(-1L);
         try {
             TrialRecord record = trials.snapshot(id);
             Digest digest = Digest.of(record, plans.plan(id));
-            keep(id, () -> {
-                Standing.Next next = digest.standing().next();
-                digests.insert(
-                        digest,
-                        revision,
-                        next,
-                        next == null ? 0 : next.done(),
-                        next == null ? 0 : next.expected(),
-                        next != null && next.weighs());
-                for (Chore chore : record.chores()) {
-                    digests.insertChore(
-                            id, record.trial().start().plus(chore.afterStart()), clipped(chore.name(), LONGEST_CHORE));
-                }
-            });
+            return () -> replace(id, () -> insert(digest, revision, record));
         } catch (NotFound deletedMeanwhile) {
-            LOG.debug("trial {} is gone", id);
+            return () -> LOG.debug("trial {} is gone", id);
         } catch (Unreadable unreadable) {
             String why = unreadable.reason();
             LOG.warn("trial {} can't be read: {}", id, why);
-            keep(id, () -> digests.insertUnreadable(id, revision, clipped(why, LONGEST_PROBLEM)));
+            return () -> replace(id, () -> digests.insertUnreadable(id, revision, clipped(why, LONGEST_PROBLEM)));
+        }
+    }
+
+    private void insert(Digest digest, long revision, TrialRecord record) {
+        Standing.Next next = digest.standing().next();
+        digests.insert(
+                digest,
+                revision,
+                next,
+                next == null ? 0 : next.done(),
+                next == null ? 0 : next.expected(),
+                next != null && next.weighs());
+        for (Chore chore : record.chores()) {
+            digests.insertChore(
+                    digest.id(), record.trial().start().plus(chore.afterStart()), clipped(chore.name(), LONGEST_CHORE));
+        }
+    }
+
+    private void replace(TrialId id, Runnable insert) {
+        if (digests.hold(id).isPresent()) {
+            digests.drop(id);
+            digests.dropChores(id);
+            insert.run();
         }
     }
 
@@ -184,20 +202,14 @@ public class TrialLists {
     }
 
     /** Two pages may do so at once, or the disk may be full: lists show what was kept before, then. */
-    private void keep(TrialId id, Runnable insert) {
+    private void keep(List<Runnable> changes) {
         if (!disk.sufficient()) {
             return;
         }
         try {
-            transaction.executeWithoutResult(status -> {
-                if (digests.hold(id).isPresent()) {
-                    digests.drop(id);
-                    digests.dropChores(id);
-                    insert.run();
-                }
-            });
+            transaction.executeWithoutResult(status -> changes.forEach(Runnable::run));
         } catch (DataAccessException notKept) {
-            LOG.warn("what lists show of trial {} was not kept: {}", id, notKept.getMessage());
+            LOG.warn("what lists show was not kept: {}", notKept.getMessage());
         }
     }
 }

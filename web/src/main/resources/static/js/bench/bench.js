@@ -64,7 +64,7 @@ function show() {
   at('unit-place').textContent = task.place;
   at('unit-code').textContent = task.code;
   at('unit-all').href = `/trials/${data.trial}/units/${task.code}`;
-  at('unit-before').textContent = task.before.slice(-2).map((one) => `${one.look}: ${one.text}`).join(' · ');
+  at('unit-before').textContent = task.before.map((one) => `${one.look}: ${one.text}`).join(' · ');
   at('unit-treatment').querySelector('rect').setAttribute('fill', `url(#tex-${task.treatment})`);
   at('unit-treatment').querySelector('span').textContent = task.treatmentName;
   at('value-label').textContent = task.lost ? `${task.endpointName} · it was lost, nothing is expected` : task.endpointName;

@@ -67,8 +67,9 @@ public final class PackedTrials {
     /** A package with something in one of its files changed. */
     public static byte[] mutated(byte[] zip, Random random, List<String> values) throws IOException {
         Map<String, byte[]> files = files(zip);
-        List<String> names =
-                files.keySet().stream().filter(name -> !name.startsWith("datapackage")).toList();
+        List<String> names = files.keySet().stream()
+                .filter(name -> !name.startsWith("datapackage"))
+                .toList();
         String name = names.get(random.nextInt(names.size()));
         String text = new String(files.get(name), StandardCharsets.UTF_8);
         String changed = name.endsWith(".json") ? mutatedJson(text, random, values) : mutated(text, random, values);

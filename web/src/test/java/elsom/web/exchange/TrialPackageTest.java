@@ -141,8 +141,9 @@ class TrialPackageTest {
 
     @Test
     void unpacksNoBomb() throws IOException {
-        String header = "id,unit,look,endpoint,sub_reading,value,typed,typed_unit,taken_at,recorded_at,station,instrument,"
-                + "supersedes,reason\r\n\"";
+        String header =
+                "id,unit,look,endpoint,sub_reading,value,typed,typed_unit,taken_at,recorded_at,station,instrument,"
+                        + "supersedes,reason\r\n\"";
         byte[] spaces = (header + " ".repeat(200 * 1024 * 1024)).getBytes(StandardCharsets.UTF_8);
         byte[] bomb = changed(entries -> entries.put("readings.csv", spaces));
         assertThat(bomb.length).isLessThan(1024 * 1024);

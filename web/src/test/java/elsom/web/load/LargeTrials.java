@@ -49,8 +49,7 @@ public final class LargeTrials {
                 .toList();
         List<Measure> measures = IntStream.rangeClosed(1, endpoints)
                 .mapToObj(i -> new Measure(
-                        Endpoint.single(
-                                new EndpointCode("mass-" + i), "Mass " + i, UnitOfMeasure.GRAM, 0, 1000, 1),
+                        Endpoint.single(new EndpointCode("mass-" + i), "Mass " + i, UnitOfMeasure.GRAM, 0, 1000, 1),
                         "",
                         "",
                         0,
@@ -69,7 +68,15 @@ public final class LargeTrials {
                 Treatments.listed(listed),
                 base.pots(),
                 new Arrangement(
-                        LayoutKind.BLOCKS, replicates, List.of(Site.named("Long bench")), true, 0, false, 0, 5, List.of()),
+                        LayoutKind.BLOCKS,
+                        replicates,
+                        List.of(Site.named("Long bench")),
+                        true,
+                        0,
+                        false,
+                        0,
+                        5,
+                        List.of()),
                 base.schedule().startingTogether(GrowthPlan.START).with(planned, List.of(), Hours.ANY),
                 base.rules(),
                 null);

@@ -157,8 +157,8 @@ class FuzzIT {
     void formsOfAPlan() throws Exception {
         Random random = new Random(20261125);
         TrialId id = plans.begin(GrowthPlan.plan(), UUID.randomUUID());
-        List<PlanPart> parts = List.of(
-                PlanPart.QUESTION, PlanPart.TREATMENTS, PlanPart.SIZE, PlanPart.BENCH, PlanPart.DATES);
+        List<PlanPart> parts =
+                List.of(PlanPart.QUESTION, PlanPart.TREATMENTS, PlanPart.SIZE, PlanPart.BENCH, PlanPart.DATES);
         for (int i = 0; i < FORMS; i++) {
             PlanPart part = parts.get(i % parts.size());
             Plan plan = plans.plan(id);
@@ -171,8 +171,7 @@ class FuzzIT {
             fields.put("list[9].name", "");
             Map<String, String> sent = mutated(fields, random);
             String what = part + " " + sent;
-            int status = status(
-                    what, () -> web.post("/trials/" + id + "/plan/" + part.path(), sent));
+            int status = status(what, () -> web.post("/trials/" + id + "/plan/" + part.path(), sent));
             if (status == 302 && i % 25 == 0) {
                 shown(what, id.value(), false);
             }
@@ -215,8 +214,11 @@ class FuzzIT {
         Map<String, String> move = Map.of("unit", "K34", "bench", "1", "row", "1", "column", "1", "seed", "77");
         Map<String, String> begun = Map.of("question", "Why?", "protocol", "growth", "crop", "pea");
         for (int i = 0; i < ENTRIES; i++) {
-            Map<String, String> sent = mutated(List.of(entry, mishap, move, begun).get(i % 4), random);
-            sent.put("token", random.nextInt(9) == 0 ? nasty(random) : UUID.randomUUID().toString());
+            Map<String, String> sent =
+                    mutated(List.of(entry, mishap, move, begun).get(i % 4), random);
+            sent.put(
+                    "token",
+                    random.nextInt(9) == 0 ? nasty(random) : UUID.randomUUID().toString());
             String path = List.of(
                             "/trials/" + id + "/bench/readings",
                             "/trials/" + id + "/bench/mishaps",
@@ -258,8 +260,11 @@ class FuzzIT {
         for (int i = 0; i < ZIPS; i++) {
             byte[] sent = PackedTrials.mutated(whole.get(i % 2), random, NASTY);
             int number = i;
-            HttpResponse<String> answer =
-                    web.upload("/trials/import", "t.zip", sent, Map.of("token", UUID.randomUUID().toString()));
+            HttpResponse<String> answer = web.upload(
+                    "/trials/import",
+                    "t.zip",
+                    sent,
+                    Map.of("token", UUID.randomUUID().toString()));
             status("zip " + number, () -> answer);
             if (answer.statusCode() == 302) {
                 taken++;

@@ -32,6 +32,7 @@ class HomeWritableTest {
 
     @Test
     void roomIsThatOfTheDiskTheFolderWillLieOn() {
-        assertThat(new DiskSpace(folder.resolve("not").resolve("there")).sufficient()).isTrue();
+        assertThat(new DiskSpace(folder.resolve("not").resolve("there")).sufficient())
+                .isTrue();
     }
 }

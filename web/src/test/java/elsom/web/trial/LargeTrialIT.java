@@ -80,7 +80,9 @@ class LargeTrialIT {
         entryMs(small);
         double inSmall = entryMs(small);
         double inLarge = entryMs(large);
-        assertThat(inLarge).as("ms in the large trial, %s in the small one", inSmall).isLessThan(15 + 4 * inSmall);
+        assertThat(inLarge)
+                .as("ms in the large trial, %s in the small one", inSmall)
+                .isLessThan(15 + 4 * inSmall);
     }
 
     @Test
@@ -89,15 +91,19 @@ class LargeTrialIT {
         byte[] zip = PackedTrials.packed(LargeTrials.measured(600, 20, 3));
         long before = System.nanoTime();
         HttpResponse<String> answer = web.upload(
-                "/trials/import", "large.zip", zip, Map.of("token", UUID.randomUUID().toString()));
+                "/trials/import",
+                "large.zip",
+                zip,
+                Map.of("token", UUID.randomUUID().toString()));
         double seconds = (System.nanoTime() - before) / 1e9;
         assertThat(answer.statusCode()).isEqualTo(302);
         assertThat(seconds).isLessThan(30);
-        String place =
-                URI.create(answer.headers().firstValue("Location").orElseThrow()).getPath();
+        String place = URI.create(answer.headers().firstValue("Location").orElseThrow())
+                .getPath();
         TrialId id = new TrialId(Long.parseLong(place.substring(place.lastIndexOf('/') + 1)));
         byte[] again = web.download(place + "/trial.zip");
-        assertThat(PackedTrials.files(again)).containsOnlyKeys(PackedTrials.files(zip).keySet());
+        assertThat(PackedTrials.files(again))
+                .containsOnlyKeys(PackedTrials.files(zip).keySet());
         assertThat(trials.snapshot(id).readings()).hasSizeGreaterThan(34_000);
         assertThat(web.get(place + "/bench").statusCode()).isEqualTo(200);
     }
