@@ -23,18 +23,40 @@ prepare_elsom() {
   if [ ! -f "$app_dir/classes.jsa" ] || [ "$jar" -nt "$app_dir/classes.jsa" ]; then
     rm -rf "$app_dir"
     java -Djarmode=tools -jar "$jar" extract --destination "$app_dir" >/dev/null
-    local training
-    training=$(mktemp -d)
-    # Starting once with an empty store records which classes a start needs; without an archive Elsom only starts slower.
-    (cd "$app_dir" && java -XX:ArchiveClassesAtExit=classes.jsa $jvm_options -Dspring.context.exit=onRefresh \
-      -jar elsom.jar --elsom.home="$training" --server.port=0 >"$training/log" 2>&1) || touch "$app_dir/classes.jsa"
-    rm -rf "$training"
+    train_elsom
   fi
 }
 
-jvm_options="-Xmx256m -XX:TieredStopAtLevel=1 -XX:+UseSerialGC -Xlog:cds=off -Xlog:cds+dynamic=off"
+# train_elsom: starts once with an empty store and asks for its pages, which records the classes that a start and a first
+# page need; without an archive Elsom only starts slower.
+train_elsom() {
+  local training port= path
+  training=$(mktemp -d)
+  (cd "$app_dir" && exec java -XX:ArchiveClassesAtExit=classes.jsa $jvm_options $demo_options -jar elsom.jar \
+    --elsom.home="$training" --server.port=0 >"$training/log" 2>&1) &
+  local trained=$!
+  for _ in $(seq 600); do
+    port=$(sed -n 's/^Elsom is ready: .*:\([0-9]*\)$/\1/p' "$training/log" 2>/dev/null)
+    [ -z "$port" ] && kill -0 "$trained" 2>/dev/null || break
+    sleep 0.1
+  done
+  if [ -n "$port" ]; then
+    for path in / /trials /trials/new /shelf; do
+      (exec 3<>"/dev/tcp/127.0.0.1/$port" && printf 'GET %s HTTP/1.0\r\nHost: localhost\r\n\r\n' "$path" >&3 && cat <&3) >/dev/null 2>&1 || true
+    done
+  fi
+  kill "$trained" 2>/dev/null || true
+  wait "$trained" 2>/dev/null || true
+  [ -f "$app_dir/classes.jsa" ] || touch "$app_dir/classes.jsa"
+  rm -rf "$training"
+}
 
-# start_elsom HOME DEMO: runs the application in the foreground until it is stopped.
+jvm_options="-XX:+UseSerialGC -Xlog:cds=off -Xlog:cds+dynamic=off"
+# What both are for, and what was measured: docs/decisions/009-memory-and-compilers.md.
+demo_options="-Xmx256m -XX:TieredStopAtLevel=1"
+run_options="-Xmx1g"
+
+# start_elsom HOME DEMO OPTIONS: runs the application in the foreground until it is stopped.
 start_elsom() {
   prepare_elsom
   mkdir -p "$1"
@@ -43,5 +65,5 @@ start_elsom() {
   cd "$app_dir"
   ELSOM_BUILD=$(stat -c %Y "$root/web/target/elsom.jar")
   export ELSOM_BUILD
-  exec java -XX:SharedArchiveFile=classes.jsa -Xshare:auto $jvm_options -jar elsom.jar --elsom.home="$home" --elsom.demo="$2"
+  exec java -XX:SharedArchiveFile=classes.jsa -Xshare:auto $jvm_options $3 -jar elsom.jar --elsom.home="$home" --elsom.demo="$2"
 }
