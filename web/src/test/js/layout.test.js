@@ -1,4 +1,4 @@
-import { benchOf } from '/static/js/plan/layout.js';
+import { benchOf, nextRevision } from '/static/js/plan/layout.js';
 
 /** A bench of two rows and three columns with a unit on the first place, as the server draws one. */
 function bench() {
@@ -18,6 +18,11 @@ export const tests = {
   },
   'a point off the bench belongs to the nearest place': (is) => {
     is(bench().bench.place(-500, 9000), { row: 2, column: 1 });
+  },
+  'a form follows its own moves, and is stale after those of others': (is) => {
+    is(nextRevision('4', '5'), '5');
+    is(nextRevision('4', '6'), '4');
+    is(nextRevision('', undefined), '');
   },
   'a unit that is put down is found on its new place': (is) => {
     const { bench: here, unit } = bench();

@@ -165,10 +165,13 @@ public final class Factorial {
                 .toList();
     }
 
-    /** Each term adjusted for all others, by contrasts that sum to zero; not estimable with an empty cell. */
+    /** Each term adjusted for all others, by contrasts that sum to zero; not estimable with an empty cell or without residual. */
     public Outcome<List<Line>> partial() {
         if (hasEmptyCell()) {
             return Outcome.notEstimable("A combination of levels has no unit, so means over it can't be compared");
+        }
+        if (residualDf() == 0) {
+            return Outcome.notEstimable("Nothing is left over to judge the terms by");
         }
         return Outcome.found(terms.keySet().stream()
                 .map(term -> between(

@@ -250,7 +250,9 @@ class PlanController {
             return Optional.of(plan.with(plan.arrangement().moved(new Arrangement.Move(code, to))));
         });
         model.addAttribute("balance", LayoutPage.BalanceView.of(trials.key(id)));
-        model.addAttribute("moves", plans.plan(id).arrangement().moves().size());
+        Plans.Kept kept = plans.kept(id);
+        model.addAttribute("moves", kept.plan().arrangement().moves().size());
+        model.addAttribute("revision", kept.revision());
         return "plan/bench :: balance";
     }
 

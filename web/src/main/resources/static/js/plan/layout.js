@@ -38,12 +38,24 @@ export function benchOf(svg) {
 
 const spot = (unit) => ({ row: Number(unit.dataset.row), column: Number(unit.dataset.column) });
 
+/** The form on the page stands on the plan that this move made; on one that somebody else changed too, it does not. */
+export function nextRevision(known, answered) {
+  return Number(answered) === Number(known) + 1 ? answered : known;
+}
+
+function follow(answered) {
+  const field = document.querySelector('input[name=revision]');
+  if (field) field.value = nextRevision(field.value, answered);
+}
+
 const queue = new MoveQueue(
   ({ bench, unit, to }) => postForm(editor.dataset.move, {
     unit: unit.dataset.unit, bench: bench.svg.dataset.bench, row: to.row, column: to.column, seed: editor.dataset.seed,
   }),
   ({ unit, to, other }, text) => {
-    document.getElementById('balance').replaceChildren(parsed(text));
+    const balance = parsed(text);
+    document.getElementById('balance').replaceChildren(balance);
+    follow(balance.dataset.revision);
     moving.textContent = `${unit.dataset.unit} stands in row ${to.row}, column ${to.column} now${other ? `, and ${other.dataset.unit} took its place` : ''}.`;
   },
   (undone) => {
