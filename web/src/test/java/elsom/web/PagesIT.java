@@ -260,7 +260,7 @@ class PagesIT {
     void badFilesAreRefusedWholeWithTheirReason() throws Exception {
         int before = record().readings().size();
         byte[] large = new byte[10 * 1024 * 1024];
-        byte[] huge = new byte[30 * 1024 * 1024];
+        byte[] huge = new byte[66 * 1024 * 1024];
         byte[] binary = {(byte) 0x89, 'P', 'N', 'G', 0, (byte) 0xff};
         byte[] halfBad = ("unit,look,endpoint,value\n" + unit(0) + ",1,tare-mass,44\n" + unit(1) + ",1,tare-mass,abc\n")
                 .getBytes(StandardCharsets.UTF_8);

@@ -35,10 +35,10 @@ import org.springframework.boot.test.web.server.LocalServerPort;
  */
 @AppTest
 class FuzzIT {
-    private static final int FORMS = 700;
-    private static final int ENTRIES = 1900;
-    private static final int TABLES = 250;
-    private static final int ZIPS = 250;
+    private static final int FORMS = 600;
+    private static final int ENTRIES = 2100;
+    private static final int TABLES = 150;
+    private static final int ZIPS = 200;
     private static final long LONGEST_MS = 2000;
 
     private static final List<String> NASTY = List.of(
