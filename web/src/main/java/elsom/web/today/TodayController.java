@@ -10,8 +10,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 /** What is due; or, with no trial yet, what Elsom is and how to begin. */
 @Controller
 class TodayController {
-    private static final int MOST = 40;
-    private static final int MOST_FINISHED = 10;
+    private static final int MOST_DUE = 30;
+    private static final int MOST_OTHERS = 10;
 
     private final TrialLists lists;
     private final Clock clock;
@@ -24,7 +24,7 @@ class TodayController {
     @GetMapping("/")
     String today(Model model) {
         Instant now = clock.instant();
-        TodayPage page = TodayPage.of(lists.day(now, MOST, MOST_FINISHED), now);
+        TodayPage page = TodayPage.of(lists.day(now, MOST_DUE, MOST_OTHERS), now);
         model.addAttribute("page", page);
         return page.empty() ? "today/welcome" : "today/today";
     }

@@ -83,15 +83,15 @@ public class TrialLists {
     /** Part of the list of trials. */
     public record Found(List<Digest> trials, int inAll) {}
 
-    /** What Today shows; finished ones and plans are many, so only some. */
-    public Day day(Instant now, int most, int mostFinished) {
+    /** What Today shows: what is due first of all, and of the rest, of which there are many, only what is nearest. */
+    public Day day(Instant now, int mostDue, int mostOthers) {
         refresh();
         DigestMapper.Counts counts = digests.counts(now);
         return new Day(
-                digested(digests.due(now, most)),
-                digested(digests.coming(now, most)),
-                digested(digests.plans(most)),
-                digested(digests.finished(mostFinished)),
+                digested(digests.due(now, mostDue)),
+                digested(digests.coming(now, mostOthers)),
+                digested(digests.plans(mostOthers)),
+                digested(digests.finished(mostOthers)),
                 chores(now),
                 unreadable(),
                 counts.due(),
