@@ -53,8 +53,7 @@ class ContractTest {
     @Test
     void aDryDownThatIsNoCurveIsALine() {
         JsonNode found = answer(
-                new DryDownFamily(),
-                "{\"kind\":\"exponential\",\"t\":[0,1,2],\"mass\":[3,2,1],\"triggers\":[2]}");
+                new DryDownFamily(), "{\"kind\":\"exponential\",\"t\":[0,1,2],\"mass\":[3,2,1],\"triggers\":[2]}");
         assertThat(found.path("identifiable").booleanValue()).isFalse();
         assertThat(found.path("linear").path("slope").doubleValue()).isCloseTo(-1, within(1e-9));
         assertThat(found.path("linear").path("intercept").doubleValue()).isCloseTo(3, within(1e-9));
