@@ -68,7 +68,6 @@ class PowerTest {
         assertThat(Math.abs(h)).isCloseTo(Math.abs(Power.cohenH(other, one)), within(1e-12));
         if (one != other) {
             assertThat(Power.proportionsSize(one, other, 0.05, 0.8)).isBetween(5.0, 20.0);
-            assertThat(Power.arcsineSize(h, 0.05, 0.8)).isBetween(5.0, 20.0);
         }
     }
 }
