@@ -70,4 +70,37 @@ class BoundsTest {
                 .hasMessageContaining("at most 500");
         assertThat(Duration.ofNanos(System.nanoTime() - before)).isLessThan(Duration.ofSeconds(1));
     }
+
+    @Test
+    void everyCheckGivesBackWhatItTakes() {
+        assertThat(Bounds.name("a name", "Wood fibre", 60)).isEqualTo("Wood fibre");
+        assertThat(Bounds.number("depth", 5, 0, 5)).isEqualTo(5);
+        assertThat(Bounds.count("rows", 1, 1, 202)).isEqualTo(1);
+        assertThat(Bounds.span("a look", Bounds.AFTER)).isEqualTo(Bounds.AFTER);
+        assertThat(Bounds.instant("the start", Bounds.EARLIEST)).isEqualTo(Bounds.EARLIEST);
+        assertThat(Bounds.list("looks", List.of(1, 2), 1, 2)).containsExactly(1, 2);
+        assertThat(Bounds.present("a part", HEIGHT)).isSameAs(HEIGHT);
+    }
+
+    @Test
+    void everyCheckSaysWhatItWasGiven() {
+        assertThatThrownBy(() -> Bounds.name("a name", " ", 60)).hasMessage("a name has 1 to 60 characters, got none");
+        assertThatThrownBy(() -> Bounds.line("a name", "x".repeat(61), 60))
+                .hasMessage("a name has at most 60 characters, got 61");
+        assertThatThrownBy(() -> Bounds.count("rows", 0, 1, 202)).hasMessage("rows must be 1 to 202, got 0");
+        assertThatThrownBy(() -> Bounds.list("looks", List.of(), 1, 2)).hasMessage("there are 1 to 2 looks, got 0");
+        assertThatThrownBy(() -> Bounds.list("looks", null, 1, 2)).hasMessage("looks are missing");
+        assertThatThrownBy(() -> Bounds.present("a part", null)).hasMessage("a part is missing");
+        assertThatThrownBy(() -> Bounds.span("a look", Duration.ofDays(-366))).hasMessageContaining("a year before");
+        assertThatThrownBy(() -> Bounds.span("a look", null)).hasMessage("a look is missing");
+        assertThatThrownBy(() -> Bounds.instant("the start", null)).isInstanceOf(Bounds.OutOfBounds.class);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"ä", "🌱🌱", "100 % <b>“quoted”</b>", "=1+1", "a\u00a0b"})
+    void lettersOfEveryKindAreTaken(String text) {
+        assertThat(Bounds.line("a text", text, 60)).isEqualTo(text);
+        assertThat(Bounds.name("a text", text, 60)).isEqualTo(text);
+        assertThat(Bounds.note("a text", text, 60)).isEqualTo(text);
+    }
 }
