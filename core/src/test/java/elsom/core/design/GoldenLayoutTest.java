@@ -24,4 +24,17 @@ class GoldenLayoutTest {
         assertThat(UnitCodes.draw(6, 77).stream().map(Object::toString).collect(Collectors.joining(" ")))
                 .isEqualTo("R87 X63 M86 R92 W89 W28");
     }
+
+    @Test
+    void everyPlaceIsAsLikelyForEveryItem() {
+        int[] first = new int[5];
+        for (long seed = 0; seed < 20_000; seed++) {
+            List<Integer> order = new Lots(seed * 31).shuffled(List.of(0, 1, 2, 3, 4));
+            assertThat(order).containsExactlyInAnyOrder(0, 1, 2, 3, 4);
+            first[order.get(0)]++;
+        }
+        for (int times : first) {
+            assertThat(times).isBetween(3800, 4200);
+        }
+    }
 }

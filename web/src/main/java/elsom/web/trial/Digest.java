@@ -62,7 +62,8 @@ public record Digest(
                 !record.readings().isEmpty());
     }
 
-    private static String clipped(String text, int longest) {
+    /** As much of a text as a column holds. */
+    static String clipped(String text, int longest) {
         return text.length() <= longest ? text : text.substring(0, longest - 1) + "…";
     }
 }

@@ -170,7 +170,8 @@ public class TrialLists {
         } catch (Unreadable unreadable) {
             String why = unreadable.reason();
             LOG.warn("trial {} can't be read: {}", id, why);
-            return () -> replace(id, () -> digests.insertUnreadable(id, revision, clipped(why, LONGEST_PROBLEM)));
+            return () ->
+                    replace(id, () -> digests.insertUnreadable(id, revision, Digest.clipped(why, LONGEST_PROBLEM)));
         }
     }
 
@@ -185,7 +186,9 @@ public class TrialLists {
                 next != null && next.weighs());
         for (Chore chore : record.chores()) {
             digests.insertChore(
-                    digest.id(), record.trial().start().plus(chore.afterStart()), clipped(chore.name(), LONGEST_CHORE));
+                    digest.id(),
+                    record.trial().start().plus(chore.afterStart()),
+                    Digest.clipped(chore.name(), LONGEST_CHORE));
         }
     }
 
@@ -195,10 +198,6 @@ public class TrialLists {
             digests.dropChores(id);
             insert.run();
         }
-    }
-
-    private static String clipped(String text, int longest) {
-        return text.length() <= longest ? text : text.substring(0, longest - 1) + "…";
     }
 
     /** Two pages may do so at once, or the disk may be full: lists show what was kept before, then. */
