@@ -2,6 +2,9 @@ package elsom.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.plan.Plan;
+import elsom.core.protocol.Protocol;
+import elsom.core.protocol.Protocols;
 import elsom.core.trial.TrialId;
 import elsom.web.exchange.ExchangeFixture;
 import elsom.web.exchange.PackedTrials;
@@ -12,6 +15,8 @@ import java.io.IOException;
 import java.net.Socket;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.ZoneId;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -20,6 +25,7 @@ import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -144,5 +150,38 @@ class RefusalsIT {
                 .isEqualTo(302);
         Assertions.assertThatThrownBy(() -> trials.snapshot(id)).isInstanceOf(NotFound.class);
         assertThat(web.get(base).statusCode()).isEqualTo(404);
+    }
+
+    static List<Protocol> kinds() {
+        return Protocols.all();
+    }
+
+    @ParameterizedTest
+    @MethodSource("kinds")
+    void aPlanWithoutTreatmentsOpensEveryTab(Protocol kind) throws Exception {
+        Plan plan = kind.begin(
+                "Why?", ZoneId.of("UTC"), GrowthPlan.START, GrowthPlan.plan().pots(), 5);
+        TrialId id = plans.begin(plan, UUID.randomUUID());
+        for (PlanTab tab : PlanTab.values()) {
+            String path = "/trials/" + id + tab.path;
+            assertThat(web.get(path).statusCode()).as(path).isEqualTo(200);
+        }
+    }
+
+    private enum PlanTab {
+        QUESTION(""),
+        OVERVIEW("/plan"),
+        TREATMENTS("/plan/treatments"),
+        SIZE("/plan/size"),
+        BENCH("/plan/bench"),
+        DATES("/plan/dates"),
+        READY("/plan/ready"),
+        LABELS("/plan/labels");
+
+        private final String path;
+
+        PlanTab(String path) {
+            this.path = path;
+        }
     }
 }
