@@ -140,6 +140,7 @@ class RefusalsIT {
                 .isEqualTo(302);
         HttpResponse<String> unnamed = web.post(base + "/delete", Map.of("name", "something else"));
         assertThat(unnamed.statusCode()).isEqualTo(422);
+        assertThat(unnamed.body()).contains("Nothing was deleted", "value=\"something else\"");
         assertThat(trials.find(id)).isPresent();
         byte[] raw = web.download(base + "/raw.zip");
         assertThat(PackedTrials.files(raw)).containsKeys("reading.csv", "look.csv", "plan.csv");

@@ -1,14 +1,16 @@
 package elsom.web.trial;
 
 import elsom.core.trial.TrialId;
-import elsom.web.platform.Refusal;
 import java.time.Clock;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
 
 /** The list of trials, and taking one out of it. */
 @Controller
@@ -53,15 +55,18 @@ class TrialController {
     }
 
     @PostMapping("/trials/{trial}/delete")
-    String delete(@PathVariable long trial, @RequestParam(defaultValue = "") String name) {
+    ModelAndView delete(@PathVariable long trial, @RequestParam(defaultValue = "") String name) {
         TrialId id = new TrialId(trial);
         String question = trials.question(id);
         if (!plain(name).equals(plain(question))) {
-            throw new Refusal("To delete it for good, type its question just as it stands: “" + question
-                    + "”. Nothing was deleted.");
+            String problem = "Nothing was deleted: that is not its question. Accepted: " + question;
+            return new ModelAndView(
+                    "trial/remove",
+                    Map.of("page", new RemovePage(trial, question, name, problem)),
+                    HttpStatus.UNPROCESSABLE_CONTENT);
         }
         trials.delete(id);
-        return "redirect:/trials";
+        return new ModelAndView("redirect:/trials");
     }
 
     private static String plain(String text) {
