@@ -2,9 +2,17 @@ package elsom.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.Instrument;
+import elsom.core.trial.Reading;
+import elsom.core.trial.ReadingId;
+import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
 import elsom.web.exchange.ExchangeFixture;
+import elsom.web.trial.Logbook;
+import elsom.web.trial.NewReading;
 import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
 import java.nio.file.Path;
@@ -12,6 +20,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.Statement;
 import java.util.List;
+import java.util.UUID;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -39,12 +48,41 @@ class MigrationIT {
             assertThat(record.trial().started()).isTrue();
             assertThat(record.trial().blind()).isFalse();
             assertThat(record.units()).hasSize(2);
+            assertThat(record.readings()).extracting(Reading::typedText).containsExactly("301.2", "299.8");
+            assertThat(record.readings().get(1).supersedes())
+                    .isEqualTo(record.readings().get(0).id());
+            assertThat(anotherReading(app, record).value()).isGreaterThan(2);
             assertThat(app.getBean(Plans.class).plan(new TrialId(1))).satisfies(plan -> {
                 assertThat(plan.question()).isEqualTo("Which holds water?");
                 assertThat(plan.treatments().size()).isEqualTo(2);
                 assertThat(plan.schedule().start()).isEqualTo(ExchangeFixture.START);
             });
         }
+    }
+
+    private static ReadingId anotherReading(ConfigurableApplicationContext app, TrialRecord record) {
+        UnitCode other = record.units().get(1).code();
+        app.getBean(Logbook.class)
+                .enter(
+                        new TrialId(1),
+                        new NewReading(
+                                new ReadingRef(
+                                        other, 1, record.endpoints().get(0).code(), 1),
+                                305.0,
+                                "305",
+                                UnitOfMeasure.GRAM,
+                                ExchangeFixture.START,
+                                ExchangeFixture.START,
+                                "Bench A",
+                                Instrument.HAND,
+                                null,
+                                null,
+                                UUID.randomUUID()));
+        return app.getBean(Trials.class)
+                .snapshot(new TrialId(1))
+                .readings()
+                .get(2)
+                .id();
     }
 
     private static List<String> trial() {
@@ -61,6 +99,15 @@ class MigrationIT {
                 "insert into experimental_unit values (1, 'M44', 2, 1, 'Round pot 9 cm', 400, 1, 1, 1, 2)",
                 "insert into endpoint values (1, 'wet-mass', 1, 'Container and wet medium', 'GRAM', 'SINGLE', 1, 0,"
                         + " 50000, 1)",
-                "insert into look values (1, 1, 'drained', 0, 'wet-mass')");
+                "insert into look values (1, 1, 'drained', 0, 'wet-mass')",
+                reading("301.2", "null, null"),
+                reading("299.8", "1, 'WEIGHED_AGAIN'"));
+    }
+
+    private static String reading(String grams, String supersedes) {
+        return "insert into reading (trial_id, unit_code, look, endpoint, sub_reading, stored_value, typed_text, typed_unit,"
+                + " taken_at, recorded_at, station, instrument, supersedes, reason, entry_token) values (1, 'K22', 1,"
+                + " 'wet-mass', 1, " + grams + ", '" + grams + "', 'GRAM', timestamp with time zone"
+                + " '2026-06-01 08:00:00+00', current_timestamp, 'Bench A', 'HAND', " + supersedes + ", random_uuid())";
     }
 }

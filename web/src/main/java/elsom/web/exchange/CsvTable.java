@@ -274,7 +274,9 @@ final class CsvTable {
         Instant instant(String column) {
             String text = text(column);
             try {
-                return OffsetDateTime.parse(text).toInstant();
+                return text.endsWith("Z")
+                        ? Instant.parse(text)
+                        : OffsetDateTime.parse(text).toInstant();
             } catch (DateTimeException unreadable) {
                 throw new Unreadable(column + ": “" + clipped(text)
                         + "” is not a time with its offset; accepted: 2026-11-25T14:00:00Z");

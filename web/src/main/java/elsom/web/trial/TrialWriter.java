@@ -86,13 +86,21 @@ class TrialWriter {
     private static void readings(Connection connection, TrialId id, List<Reading> readings) throws SQLException {
         Map<ReadingId, Long> renumbered = new HashMap<>();
         List<ReadingId> waiting = new ArrayList<>();
+        // Tokens that follow each other go to one place of their index.
+        long file = UUID.randomUUID().getMostSignificantBits();
+        long row = 0;
         try (PreparedStatement insert = connection.prepareStatement(INSERT, Statement.RETURN_GENERATED_KEYS)) {
             for (Reading reading : readings) {
                 ReadingId supersedes = reading.supersedes();
                 if (waiting.size() == BATCH || (supersedes != null && !renumbered.containsKey(supersedes))) {
                     flush(insert, waiting, renumbered);
                 }
-                fill(insert, id, reading, supersedes == null ? null : renumbered.get(supersedes));
+                fill(
+                        insert,
+                        id,
+                        reading,
+                        supersedes == null ? null : renumbered.get(supersedes),
+                        new UUID(file, row++));
                 insert.addBatch();
                 waiting.add(reading.id());
             }
@@ -115,7 +123,7 @@ class TrialWriter {
         waiting.clear();
     }
 
-    private static void fill(PreparedStatement insert, TrialId id, Reading r, @Nullable Long supersedes)
+    private static void fill(PreparedStatement insert, TrialId id, Reading r, @Nullable Long supersedes, UUID token)
             throws SQLException {
         insert.setLong(1, id.value());
         insert.setString(2, r.ref().unit().value());
@@ -132,6 +140,6 @@ class TrialWriter {
         insert.setObject(13, supersedes);
         var reason = r.reason();
         insert.setString(14, reason == null ? null : reason.name());
-        insert.setObject(15, UUID.randomUUID());
+        insert.setObject(15, token);
     }
 }
