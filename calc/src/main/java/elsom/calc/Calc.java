@@ -47,6 +47,7 @@ public final class Calc implements Callable<Integer> {
                     new ThresholdFamily(),
                     new TitrationFamily(),
                     new TukeyFamily(),
+                    new VerdictFamily(),
                     new WaterRetentionFamily(),
                     new WaterRetentionFitFamily())
             .collect(Collectors.toMap(Family::name, Function.identity()));

@@ -41,6 +41,32 @@ class ReferenceTest {
                         .map(one -> Arguments.of(one.path("id").stringValue(), entry.getValue(), one)));
     }
 
+    static Stream<Arguments> verdicts() {
+        return read("17_verdict").stream()
+                .map(one -> Arguments.of(one.path("id").stringValue(), one));
+    }
+
+    /** A pair may stand the other way round; a refusal is a reason, or no answer that claims anything. */
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("verdicts")
+    void judges(String id, JsonNode one) {
+        JsonNode answer = new VerdictFamily().work(one.path("input"));
+        if (one.path("description").stringValue().equals("refusal")) {
+            assertThat(answer.path("refused").stringValue()).isNotBlank();
+            answer.path("comparisons")
+                    .forEach(each ->
+                            assertThat(each.path("answer").stringValue()).isEqualTo("cant_tell"));
+            return;
+        }
+        JsonNode expected = one.path("expected").path("comparisons");
+        assertThat(answer.path("comparisons")).hasSameSizeAs(expected);
+        List<String> differences = new ArrayList<>();
+        for (int i = 0; i < expected.size(); i++) {
+            compare(expected.get(i), answer.path("comparisons").get(i), "", one.path("tol"), differences);
+        }
+        assertThat(differences).isEmpty();
+    }
+
     private static List<JsonNode> read(String name) {
         try (InputStream in = ReferenceTest.class.getResourceAsStream("/reference/" + name + ".json")) {
             List<JsonNode> cases = new ArrayList<>();

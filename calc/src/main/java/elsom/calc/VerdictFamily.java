@@ -1,0 +1,232 @@
+package elsom.calc;
+
+import elsom.core.analysis.Answer;
+import elsom.core.analysis.Arm;
+import elsom.core.analysis.Ask;
+import elsom.core.analysis.Comparison;
+import elsom.core.analysis.Design;
+import elsom.core.analysis.EndpointKind;
+import elsom.core.analysis.Interaction;
+import elsom.core.analysis.Judge;
+import elsom.core.analysis.Judgement;
+import elsom.core.analysis.MainEffect;
+import elsom.core.analysis.Observations;
+import elsom.core.analysis.Observed;
+import elsom.core.analysis.Value;
+import elsom.core.flag.Flags;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.OptionalDouble;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** {@code verdict}: a question judged on units, as the pages of findings judge it. */
+final class VerdictFamily implements Family {
+    private static final String ALL_PAIRS = "all_pairs";
+    private static final String CONTROL = "control";
+    private static final String NOT_YET = "not_yet";
+    private static final double USUAL_ALPHA = 0.05;
+
+    @Override
+    public String name() {
+        return "verdict";
+    }
+
+    @Override
+    public ObjectNode work(JsonNode input) {
+        Observations observations = observations(input);
+        Judgement judgement = Judge.of(observations, ask(input));
+        ObjectNode answer = Answers.object().put("analysis", judgement.method().code());
+        judgement.refused().ifPresent(reason -> answer.put("refused", reason));
+        ArrayNode comparisons = answer.putArray("comparisons");
+        judgement.comparisons().forEach(each -> comparisons.add(comparison(observations, each)));
+        letters(answer, observations, judgement);
+        interaction(answer, observations, judgement);
+        ArrayNode effects = answer.putArray("main_effects");
+        judgement.mainEffects().forEach(each -> effects.add(mainEffect(observations, each)));
+        ArrayNode checked = answer.putArray("checked");
+        judgement.checked().forEach(checked::add);
+        ArrayNode flags = answer.putArray("flags");
+        Flags.of(observations, judgement).forEach(flag -> flags.add(flag.code().code()));
+        return answer;
+    }
+
+    private static <E extends Enum<E>> E choice(JsonNode object, String field, Class<E> choices) {
+        String text = Inputs.text(object, field);
+        for (E choice : choices.getEnumConstants()) {
+            if (choice.name().toLowerCase(Locale.ROOT).equals(text)) {
+                return choice;
+            }
+        }
+        throw new BadInput("“" + field + "” can't be “" + text + "”");
+    }
+
+    private static Observations observations(JsonNode input) {
+        JsonNode endpoint = input.path("endpoint");
+        EndpointKind kind = choice(endpoint, "kind", EndpointKind.class);
+        int decimals = (int) Inputs.optionalNumber(endpoint, "decimals").orElse(0);
+        List<Arm> arms = Inputs.list(input, "treatments").stream()
+                .map(VerdictFamily::arm)
+                .toList();
+        Map<String, Integer> codes = new HashMap<>();
+        arms.forEach(arm -> codes.put(arm.code(), codes.size()));
+        Map<List<String>, Integer> plots = new HashMap<>();
+        List<Observed> units = new ArrayList<>();
+        for (JsonNode unit : Inputs.list(input, "units")) {
+            Integer arm = codes.get(Inputs.text(unit, "treatment"));
+            if (arm == null) {
+                throw new BadInput("a unit has the unknown treatment “" + Inputs.text(unit, "treatment") + "”");
+            }
+            JsonNode plot = unit.path("whole_plot");
+            int whole = plot.isMissingNode() || plot.isNull()
+                    ? 0
+                    : plots.computeIfAbsent(
+                            List.of(unit.path("block").toString(), plot.toString()), key -> plots.size() + 1);
+            units.add(new Observed(
+                    String.valueOf(units.size() + 1),
+                    arm,
+                    place(unit, "block"),
+                    place(unit, "row"),
+                    place(unit, "column"),
+                    whole,
+                    value(unit, kind)));
+        }
+        return new Observations(
+                choice(input, "design", Design.class),
+                Inputs.list(input, "factors").stream()
+                        .map(JsonNode::stringValue)
+                        .toList(),
+                arms,
+                kind,
+                choice(endpoint, "better", Observations.Better.class),
+                kind == EndpointKind.COUNT_OF ? 1 : Math.pow(10, -decimals),
+                units);
+    }
+
+    private static Arm arm(JsonNode node) {
+        List<String> levels = node.path("levels").isArray()
+                ? Inputs.list(node, "levels").stream()
+                        .map(level -> level.isString() ? level.stringValue() : level.toString())
+                        .toList()
+                : List.of();
+        String code = Inputs.text(node, "code");
+        return new Arm(code, code, levels, node.path("control").asBoolean(false));
+    }
+
+    private static int place(JsonNode unit, String field) {
+        return (int) Inputs.optionalNumber(unit, field).orElse(0);
+    }
+
+    private static Value value(JsonNode unit, EndpointKind kind) {
+        if (kind == EndpointKind.COUNT_OF) {
+            return unit.path("k").isNumber() && unit.path("n").isNumber()
+                    ? new Value.CountOf(Inputs.whole(unit, "k"), Inputs.whole(unit, "n"))
+                    : new Value.Missing("lost");
+        }
+        JsonNode value = unit.path("value");
+        if (kind == EndpointKind.TIME && value.isString() && NOT_YET.equals(value.stringValue())) {
+            return new Value.NotYet();
+        }
+        OptionalDouble number = Inputs.optionalNumber(unit, "value");
+        return number.isPresent() ? new Value.Measured(number.getAsDouble()) : new Value.Missing("lost");
+    }
+
+    private static Ask ask(JsonNode input) {
+        JsonNode question = input.path("question");
+        List<String> treatments = question.path("treatments").isArray()
+                ? Inputs.list(question, "treatments").stream()
+                        .map(JsonNode::stringValue)
+                        .toList()
+                : List.of();
+        String comparator = question.path("comparator").isString() ? Inputs.text(question, "comparator") : CONTROL;
+        Ask.Against against = switch (comparator) {
+            case ALL_PAIRS -> new Ask.Against.AllPairs();
+            case CONTROL -> new Ask.Against.Control();
+            default -> new Ask.Against.Treatment(comparator);
+        };
+        OptionalDouble alpha = Inputs.optionalNumber(input, "alpha");
+        return new Ask(
+                treatments,
+                against,
+                Inputs.optionalNumber(question, "margin"),
+                question.path("margin_percent").asBoolean(false),
+                alpha.orElse(Inputs.optionalNumber(question, "alpha").orElse(USUAL_ALPHA)));
+    }
+
+    private static String code(Observations observations, int arm) {
+        return observations.arms().get(arm).code();
+    }
+
+    private static String answer(Answer answer) {
+        return answer.name().toLowerCase(Locale.ROOT);
+    }
+
+    private static ObjectNode comparison(Observations observations, Comparison each) {
+        ObjectNode node = Answers.object()
+                .put("treatment", code(observations, each.treatment()))
+                .put("comparator", code(observations, each.comparator()));
+        Answers.put(node, "difference", finite(each.difference()));
+        Answers.put(node, "low", each.interval().map(i -> finite(i.low())).orElse(OptionalDouble.empty()));
+        Answers.put(node, "high", each.interval().map(i -> finite(i.high())).orElse(OptionalDouble.empty()));
+        Answers.put(node, "percent", each.percent());
+        Answers.put(node, "percent_low", "percent_high", each.percentInterval());
+        Answers.put(node, "p", each.p());
+        if (each.rankP().isPresent()) {
+            node.put("rank_p", each.rankP().getAsDouble());
+        }
+        node.put("answer", answer(each.answer()));
+        if (each.unitsThatWouldTell().isPresent()) {
+            node.put("units_that_would_tell", each.unitsThatWouldTell().getAsInt());
+        } else {
+            node.putNull("units_that_would_tell");
+        }
+        return node;
+    }
+
+    private static OptionalDouble finite(double value) {
+        return Double.isFinite(value) ? OptionalDouble.of(value) : OptionalDouble.empty();
+    }
+
+    private static void letters(ObjectNode answer, Observations observations, Judgement judgement) {
+        ObjectNode letters = answer.putObject("letters");
+        for (int arm = 0; arm < judgement.letters().size(); arm++) {
+            letters.put(code(observations, arm), judgement.letters().get(arm));
+        }
+    }
+
+    private static void interaction(ObjectNode answer, Observations observations, Judgement judgement) {
+        if (judgement.interaction().isEmpty()) {
+            answer.putNull("interaction");
+            return;
+        }
+        Interaction found = judgement.interaction().get();
+        answer.putObject("interaction")
+                .put("shown", found.shown())
+                .put("p", found.p())
+                .put("estimate", found.estimate())
+                .put("low", found.interval().low())
+                .put("high", found.interval().high())
+                .put("first", pair(observations, found.first()))
+                .put("second", pair(observations, found.second()));
+    }
+
+    private static String pair(Observations observations, Interaction.Cells cells) {
+        return code(observations, cells.treatment()) + "-" + code(observations, cells.comparator());
+    }
+
+    private static ObjectNode mainEffect(Observations observations, MainEffect effect) {
+        return Answers.object()
+                .put("factor", observations.factors().get(effect.factor()))
+                .put("level", effect.level())
+                .put("against", effect.against())
+                .put("difference", effect.difference())
+                .put("low", effect.interval().low())
+                .put("high", effect.interval().high())
+                .put("p", effect.p())
+                .put("answer", answer(effect.answer()));
+    }
+}

@@ -1,0 +1,42 @@
+package elsom.core.analysis;
+
+import java.util.List;
+import java.util.OptionalDouble;
+
+/**
+ * What is to be judged.
+ *
+ * @param treatments codes of those asked about; empty for all others
+ * @param against with what they are compared
+ * @param margin the smallest difference that matters, above 0; empty when nobody said
+ * @param marginInPercent whether the margin is in percent of the comparator's mean
+ * @param alpha chance of a wrong answer over all comparisons of the question; 0.05 for 95 % intervals
+ */
+public record Ask(
+        List<String> treatments, Against against, OptionalDouble margin, boolean marginInPercent, double alpha) {
+    /** What treatments are compared with. */
+    public sealed interface Against {
+        /** The control at the same level of the other factors. */
+        record Control() implements Against {}
+
+        /** One treatment. */
+        record Treatment(String code) implements Against {}
+
+        /** Each other. */
+        record AllPairs() implements Against {}
+    }
+
+    public Ask {
+        treatments = List.copyOf(treatments);
+        if (margin.isPresent() && !(margin.getAsDouble() > 0 && Double.isFinite(margin.getAsDouble()))) {
+            throw new IllegalArgumentException("a margin must be above 0, got " + margin.getAsDouble());
+        }
+        if (!(alpha > 0 && alpha < 1)) {
+            throw new IllegalArgumentException("alpha must be above 0 and below 1, got " + alpha);
+        }
+    }
+
+    public static Ask againstControl(OptionalDouble margin) {
+        return new Ask(List.of(), new Against.Control(), margin, false, 0.05);
+    }
+}

@@ -1,0 +1,174 @@
+package elsom.core.analysis;
+
+import elsom.core.stats.CompactLetters;
+import elsom.core.stats.Interval;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+
+/** Comparisons of means by a model: intervals, answers, letters, interaction and main effects. */
+final class Contrasts {
+    private static final int MOST_LETTERED = 60;
+
+    private final Observations all;
+    private final Ask ask;
+    private final Pairing pairing;
+    private final Model model;
+    private final boolean unequal;
+    private final double[] means;
+
+    Contrasts(Observations all, Ask ask, Pairing pairing, Model model, boolean unequal) {
+        this.all = all;
+        this.ask = ask;
+        this.pairing = pairing;
+        this.model = model;
+        this.unequal = unequal;
+        this.means = model.means();
+    }
+
+    Judgement judged(List<String> checked) {
+        List<Pairing.Pair> possible =
+                pairing.pairs().stream().filter(this::seen).toList();
+        if (possible.isEmpty()) {
+            return Judge.refused(all, pairing, checked, "No pair that is asked about has units left on both sides");
+        }
+        List<double[]> combinations = possible.stream().map(this::combination).toList();
+        Simultaneous together = pairing.allPairs()
+                ? Simultaneous.pairs((int) possible.stream()
+                        .flatMap(pair -> java.util.stream.Stream.of(pair.treatment(), pair.comparator()))
+                        .distinct()
+                        .count())
+                : Simultaneous.besideControls(
+                        model,
+                        combinations,
+                        possible.stream().map(Pairing.Pair::comparator).toList());
+        List<OptionalDouble> ranks = all.kind() == EndpointKind.SCORE ? Ranked.p(all, possible) : List.of();
+        List<Comparison> comparisons = new ArrayList<>();
+        for (Pairing.Pair pair : pairing.pairs()) {
+            int at = possible.indexOf(pair);
+            comparisons.add(
+                    at < 0
+                            ? unseen(pair)
+                            : compared(pair, together, ranks.isEmpty() ? OptionalDouble.empty() : ranks.get(at)));
+        }
+        Factors factors = new Factors(all, ask, pairing, model);
+        return new Judgement(
+                method(possible.size()),
+                checked,
+                Arrays.stream(means).boxed().toList(),
+                comparisons,
+                letters(),
+                factors.interaction(),
+                factors.mainEffects(),
+                OptionalDouble.of(model.scatter()),
+                residuals(),
+                Optional.empty());
+    }
+
+    private boolean seen(Pairing.Pair pair) {
+        return !Double.isNaN(means[pair.treatment()]) && !Double.isNaN(means[pair.comparator()]);
+    }
+
+    private double[] combination(Pairing.Pair pair) {
+        return Model.difference(means.length, pair.treatment(), pair.comparator());
+    }
+
+    private Method method(int comparisons) {
+        if (model.method().isPresent()) {
+            return model.method().get();
+        }
+        if (comparisons == 1) {
+            return unequal ? Method.WELCH : Method.STUDENT;
+        }
+        if (pairing.allPairs()) {
+            return unequal ? Method.GAMES_HOWELL : Method.TUKEY_KRAMER;
+        }
+        return unequal ? Method.DUNNETT_UNEQUAL : Method.DUNNETT;
+    }
+
+    private Comparison unseen(Pairing.Pair pair) {
+        return new Comparison(
+                pair.treatment(),
+                pair.comparator(),
+                Double.NaN,
+                Optional.empty(),
+                OptionalDouble.empty(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                Answer.CANT_TELL,
+                OptionalInt.empty());
+    }
+
+    private Comparison compared(Pairing.Pair pair, Simultaneous together, OptionalDouble rankP) {
+        double[] combination = combination(pair);
+        double difference = model.value(combination);
+        double df = model.df(combination);
+        double critical = together.critical(df, ask.alpha());
+        Interval interval = model.interval(combination, critical);
+        double comparator = means[pair.comparator()];
+        OptionalDouble margin = Margins.of(ask, comparator);
+        Answer answer = Answer.of(interval, all.better(), margin);
+        return new Comparison(
+                pair.treatment(),
+                pair.comparator(),
+                difference,
+                Optional.of(interval),
+                comparator > 0 ? OptionalDouble.of(100 * difference / comparator) : OptionalDouble.empty(),
+                model.percent(pair.treatment(), pair.comparator(), critical),
+                OptionalDouble.of(together.p(model.distance(combination), df)),
+                rankP,
+                margin,
+                answer,
+                answer == Answer.CANT_TELL
+                        ? Margins.unitsToTell(model.scatter(), difference, margin, critical)
+                        : OptionalInt.empty());
+    }
+
+    /** All pairs, whatever was asked: letters stand beside figures of all treatments. */
+    private List<String> letters() {
+        List<Integer> present = new ArrayList<>();
+        for (int i = 0; i < means.length; i++) {
+            if (!Double.isNaN(means[i])) {
+                present.add(i);
+            }
+        }
+        if (present.size() < 2 || present.size() > MOST_LETTERED) {
+            return List.of();
+        }
+        Simultaneous pairs = present.size() == 2 ? Simultaneous.one() : Simultaneous.pairs(present.size());
+        boolean[][] alike = new boolean[present.size()][present.size()];
+        for (int i = 0; i < present.size(); i++) {
+            for (int j = 0; j < i; j++) {
+                double[] combination = Model.difference(means.length, present.get(i), present.get(j));
+                alike[i][j] = model.distance(combination) <= pairs.critical(model.df(combination), ask.alpha());
+                alike[j][i] = alike[i][j];
+            }
+        }
+        double sign = all.better() == Observations.Better.HIGHER ? 1 : -1;
+        List<String> found =
+                CompactLetters.of(present.stream().map(arm -> sign * means[arm]).toList(), alike);
+        List<String> letters = new ArrayList<>();
+        for (int i = 0; i < means.length; i++) {
+            int at = present.indexOf(i);
+            letters.add(at < 0 ? "" : found.get(at));
+        }
+        return letters;
+    }
+
+    private List<Judgement.Residual> residuals() {
+        double[] values = model.residuals();
+        List<Judgement.Residual> residuals = new ArrayList<>();
+        int at = 0;
+        for (int i = 0; i < all.units().size(); i++) {
+            if (!all.units().get(i).missing()) {
+                residuals.add(new Judgement.Residual(i, values[at++]));
+            }
+        }
+        return residuals;
+    }
+}

@@ -1,0 +1,146 @@
+package elsom.core.analysis;
+
+import elsom.core.stats.Interval;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/** What a factor does over the levels of the others, and whether it does the same at each of them. */
+final class Factors {
+    private final Observations all;
+    private final Ask ask;
+    private final Model model;
+    private final boolean allPairs;
+    private final Map<Step, List<Pairing.Pair>> steps = new LinkedHashMap<>();
+
+    /** From one level of a factor to another. */
+    private record Step(int factor, String level, String against) {}
+
+    Factors(Observations all, Ask ask, Pairing pairing, Model model) {
+        this.all = all;
+        this.ask = ask;
+        this.model = model;
+        this.allPairs = pairing.allPairs();
+        double[] means = model.means();
+        for (Pairing.Pair pair : pairing.pairs()) {
+            if (pair.factor() >= 0
+                    && !Double.isNaN(means[pair.treatment()])
+                    && !Double.isNaN(means[pair.comparator()])) {
+                Step step = new Step(
+                        pair.factor(), level(pair.treatment(), pair.factor()), level(pair.comparator(), pair.factor()));
+                steps.computeIfAbsent(step, key -> new ArrayList<>()).add(pair);
+            }
+        }
+    }
+
+    private String level(int arm, int factor) {
+        return all.arms().get(arm).levels().get(factor);
+    }
+
+    private double[] weights(Pairing.Pair pair) {
+        return Model.difference(all.arms().size(), pair.treatment(), pair.comparator());
+    }
+
+    /** The clearest difference of two differences of the first factor that is asked about at two places. */
+    Optional<Interaction> interaction() {
+        Optional<Integer> factor = steps.entrySet().stream()
+                .filter(step -> step.getValue().size() > 1)
+                .map(step -> step.getKey().factor())
+                .findFirst();
+        if (factor.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Pairing.Pair[]> looked = new ArrayList<>();
+        steps.forEach((step, pairs) -> {
+            for (int i = 0; step.factor() == factor.get() && i < pairs.size(); i++) {
+                for (int j = i + 1; j < pairs.size(); j++) {
+                    looked.add(new Pairing.Pair[] {pairs.get(j), pairs.get(i)});
+                }
+            }
+        });
+        Simultaneous one = Simultaneous.one();
+        Pairing.Pair[] clearest = looked.get(0);
+        double least = 1;
+        for (Pairing.Pair[] two : looked) {
+            double p = one.p(model.distance(twice(two)), model.df(twice(two)));
+            if (p < least) {
+                least = p;
+                clearest = two;
+            }
+        }
+        double each = -Math.expm1(Math.log1p(-ask.alpha()) / looked.size());
+        double[] combination = twice(clearest);
+        double p = -Math.expm1(looked.size() * Math.log1p(-Math.min(1 - 1e-16, least)));
+        Interval interval = model.interval(combination, one.critical(model.df(combination), each));
+        return Optional.of(new Interaction(
+                p < ask.alpha(), p, model.value(combination), interval, cells(clearest[0]), cells(clearest[1])));
+    }
+
+    private static Interaction.Cells cells(Pairing.Pair pair) {
+        return new Interaction.Cells(pair.treatment(), pair.comparator());
+    }
+
+    private double[] twice(Pairing.Pair[] two) {
+        double[] first = weights(two[0]);
+        double[] second = weights(two[1]);
+        for (int i = 0; i < first.length; i++) {
+            first[i] -= second[i];
+        }
+        return first;
+    }
+
+    /** Each step of a factor, averaged over the levels of the others at which both ends stand. */
+    List<MainEffect> mainEffects() {
+        List<Map.Entry<Step, List<Pairing.Pair>>> asked = steps.entrySet().stream()
+                .filter(step -> step.getValue().size() > 1)
+                .toList();
+        if (asked.isEmpty()) {
+            return List.of();
+        }
+        List<double[]> combinations =
+                asked.stream().map(step -> averaged(step.getValue())).toList();
+        List<Integer> families = new ArrayList<>();
+        for (int i = 0; i < asked.size(); i++) {
+            Step step = asked.get(i).getKey();
+            families.add(allPairs ? i : step.factor());
+        }
+        Simultaneous together = Simultaneous.besideControls(model, combinations, families);
+        List<MainEffect> effects = new ArrayList<>();
+        for (int i = 0; i < asked.size(); i++) {
+            effects.add(effect(asked.get(i), combinations.get(i), together));
+        }
+        return effects;
+    }
+
+    private MainEffect effect(Map.Entry<Step, List<Pairing.Pair>> step, double[] combination, Simultaneous together) {
+        double df = model.df(combination);
+        Interval interval = model.interval(combination, together.critical(df, ask.alpha()));
+        double[] means = model.means();
+        double comparator = step.getValue().stream()
+                .mapToDouble(pair -> means[pair.comparator()])
+                .average()
+                .orElseThrow();
+        OptionalDouble margin = Margins.of(ask, comparator);
+        return new MainEffect(
+                step.getKey().factor(),
+                step.getKey().level(),
+                step.getKey().against(),
+                model.value(combination),
+                interval,
+                together.p(model.distance(combination), df),
+                margin,
+                Answer.of(interval, all.better(), margin));
+    }
+
+    private double[] averaged(List<Pairing.Pair> pairs) {
+        double[] sum = new double[all.arms().size()];
+        for (Pairing.Pair pair : pairs) {
+            sum[pair.treatment()] += 1.0 / pairs.size();
+            sum[pair.comparator()] -= 1.0 / pairs.size();
+        }
+        return sum;
+    }
+}

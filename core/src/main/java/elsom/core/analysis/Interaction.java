@@ -1,0 +1,18 @@
+package elsom.core.analysis;
+
+import elsom.core.stats.Interval;
+
+/**
+ * Whether one factor does the same at all levels of the others: the difference of two differences that stands out most.
+ *
+ * @param shown whether it is there, at the question's alpha
+ * @param p of the clearest difference of differences, adjusted for all of them (Šidák)
+ * @param estimate first pair's difference less second pair's
+ * @param interval likewise adjusted
+ * @param first the comparison whose difference is looked at
+ * @param second the comparison it is held against
+ */
+public record Interaction(boolean shown, double p, double estimate, Interval interval, Cells first, Cells second) {
+    /** A treatment and what it is compared with, as indexes of arms. */
+    public record Cells(int treatment, int comparator) {}
+}

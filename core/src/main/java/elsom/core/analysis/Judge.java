@@ -1,0 +1,130 @@
+package elsom.core.analysis;
+
+import elsom.core.stats.Group;
+import elsom.core.stats.OneWay;
+import elsom.core.stats.Outcome;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+
+/**
+ * Judges a question on the observations of one endpoint at one look: chooses the analysis that fits endpoint, layout and
+ * scatter, works out adjusted intervals, and answers each comparison by one rule ({@link Answer}).
+ */
+public final class Judge {
+    /** Groups whose deviations differ as clearly as this (Brown and Forsythe) are each given their own scatter. */
+    private static final double UNEQUAL = 0.05;
+
+    private Judge() {}
+
+    /** Judges. Bad treatments' codes are an {@link IllegalArgumentException}; data that can't answer are a refusal. */
+    public static Judgement of(Observations observations, Ask ask) {
+        Pairing pairing = Pairing.of(observations, ask);
+        List<String> checked = new ArrayList<>(pairing.remarks());
+        if (observations.seen().isEmpty()) {
+            return refused(observations, pairing, checked, "Nothing was read yet");
+        }
+        if (pairing.pairs().isEmpty()) {
+            return refused(observations, pairing, checked, "There is nothing to compare with");
+        }
+        boolean late = observations.units().stream().anyMatch(unit -> unit.value() instanceof Value.NotYet);
+        if (late) {
+            return RankShift.judge(observations, ask, pairing, checked);
+        }
+        if (observations.kind() == EndpointKind.COUNT_OF) {
+            return Shares.judge(observations, ask, pairing, checked);
+        }
+        return measured(observations, ask, pairing, checked);
+    }
+
+    private static Judgement measured(Observations all, Ask ask, Pairing pairing, List<String> checked) {
+        Rows rows = new Rows(all);
+        boolean unequal = all.design() == Design.COMPLETELY_RANDOM && unequal(rows);
+        Outcome<Model> model = unequal
+                ? UnequalModel.of(rows)
+                : all.design() == Design.SPLIT_PLOT ? SplitPlotModel.of(rows) : PooledModel.of(rows);
+        if (model.asOptional().isEmpty()) {
+            return refused(all, pairing, checked, model.whyNot().orElseThrow());
+        }
+        checked.add(
+                unequal
+                        ? "Treatments scatter differently (Brown and Forsythe, p below 0.05): each is judged by its own scatter."
+                        : scatterSentence(all.design()));
+        return new Contrasts(all, ask, pairing, model.asOptional().orElseThrow(), unequal).judged(checked);
+    }
+
+    private static String scatterSentence(Design design) {
+        return switch (design) {
+            case COMPLETELY_RANDOM -> "Treatments scatter alike as far as can be seen: one scatter for all.";
+            case BLOCKS -> "What blocks differ by is taken out first.";
+            case LATIN_SQUARE -> "What rows and columns differ by is taken out first.";
+            case SPLIT_PLOT ->
+                "Whole plots scatter by themselves: what is compared between them is judged by that scatter, what is"
+                        + " compared within them by that of units.";
+        };
+    }
+
+    private static boolean unequal(Rows rows) {
+        List<Group> groups = new ArrayList<>();
+        for (int arm : rows.present()) {
+            groups.add(new Group(
+                    String.valueOf(arm),
+                    rows.seen().stream()
+                            .filter(unit -> unit.arm() == arm)
+                            .map(Observations::number)
+                            .toList()));
+        }
+        if (groups.size() < 2 || groups.stream().anyMatch(group -> group.n() < 2)) {
+            return false;
+        }
+        return OneWay.of(groups)
+                .brownForsythe()
+                .asOptional()
+                .map(test -> test.p() < UNEQUAL)
+                .orElse(false);
+    }
+
+    static Judgement refused(Observations all, Pairing pairing, List<String> checked, String reason) {
+        List<Double> means = plainMeans(all);
+        List<Comparison> comparisons = pairing.pairs().stream()
+                .map(pair -> new Comparison(
+                        pair.treatment(),
+                        pair.comparator(),
+                        means.get(pair.treatment()) - means.get(pair.comparator()),
+                        Optional.empty(),
+                        OptionalDouble.empty(),
+                        Optional.empty(),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        Answer.CANT_TELL,
+                        OptionalInt.empty()))
+                .toList();
+        return new Judgement(
+                Method.NONE,
+                checked,
+                means,
+                comparisons,
+                List.of(),
+                Optional.empty(),
+                List.of(),
+                OptionalDouble.empty(),
+                List.of(),
+                Optional.of(reason));
+    }
+
+    private static List<Double> plainMeans(Observations all) {
+        List<Double> means = new ArrayList<>();
+        for (int arm = 0; arm < all.arms().size(); arm++) {
+            int which = arm;
+            means.add(all.seen().stream()
+                    .filter(unit -> unit.arm() == which)
+                    .mapToDouble(Observations::number)
+                    .average()
+                    .orElse(Double.NaN));
+        }
+        return means;
+    }
+}

@@ -1,0 +1,58 @@
+package elsom.core.analysis;
+
+import elsom.core.stats.Outcome;
+
+/** One scatter for all units, after blocks or rows and columns are taken out: analysis of variance (Fisher 1935). */
+final class PooledModel implements Model {
+    private final Rows.Fitted fit;
+    private final double[] means;
+    private final double meanSquare;
+
+    private PooledModel(Rows.Fitted fit, double meanSquare) {
+        this.fit = fit;
+        this.means = fit.means();
+        this.meanSquare = meanSquare;
+    }
+
+    static Outcome<Model> of(Rows rows) {
+        return rows.fit(rows.places(), column -> column).then(fit -> {
+            int df = fit.regression().df();
+            if (df < 1) {
+                return Outcome.notEstimable(
+                        "One unit of each: how much units treated alike differ can't be seen, so nothing can be judged");
+            }
+            return Outcome.found(new PooledModel(fit, Math.max(fit.regression().squares() / df, rows.digitVariance())));
+        });
+    }
+
+    @Override
+    public double[] means() {
+        return means.clone();
+    }
+
+    @Override
+    public double covariance(double[] one, double[] other) {
+        return meanSquare * fit.covariance(one, other);
+    }
+
+    @Override
+    public double df(double[] combination) {
+        return fit.regression().df();
+    }
+
+    @Override
+    public double own(int arm) {
+        return meanSquare
+                / fit.rows().seen().stream().filter(unit -> unit.arm() == arm).count();
+    }
+
+    @Override
+    public double[] residuals() {
+        return fit.regression().residuals();
+    }
+
+    @Override
+    public double scatter() {
+        return Math.sqrt(meanSquare);
+    }
+}

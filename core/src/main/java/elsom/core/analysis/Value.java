@@ -1,0 +1,55 @@
+package elsom.core.analysis;
+
+/** What was seen of one unit. */
+public sealed interface Value {
+    /** In sums: a share for a count, infinity for what has not come, NaN for nothing. */
+    double inSums();
+
+    /** A number: a measurement, a score, a time. */
+    record Measured(double value) implements Value {
+        public Measured {
+            if (!Double.isFinite(value)) {
+                throw new IllegalArgumentException("a value must be a finite number, got " + value);
+            }
+        }
+
+        @Override
+        public double inSums() {
+            return value;
+        }
+    }
+
+    /** So many of so many. */
+    record CountOf(int k, int n) implements Value {
+        public CountOf {
+            if (n < 1 || k < 0 || k > n) {
+                throw new IllegalArgumentException("a count must be 0 to what it is of, got " + k + " of " + n);
+            }
+        }
+
+        @Override
+        public double inSums() {
+            return k / (double) n;
+        }
+    }
+
+    /** It had not happened when last looked: later than all that had. */
+    record NotYet() implements Value {
+        @Override
+        public double inSums() {
+            return Double.POSITIVE_INFINITY;
+        }
+    }
+
+    /**
+     * Nothing.
+     *
+     * @param reason why, in plain words: "lost on day 3"
+     */
+    record Missing(String reason) implements Value {
+        @Override
+        public double inSums() {
+            return Double.NaN;
+        }
+    }
+}

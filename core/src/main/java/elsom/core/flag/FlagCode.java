@@ -1,0 +1,29 @@
+package elsom.core.flag;
+
+import java.util.Locale;
+
+/** Every flag there is; codes are those of files. */
+public enum FlagCode {
+    NOT_READ,
+    ONE_UNIT_EACH,
+    ONE_UNIT,
+    NO_CONTROL,
+    NO_MARGIN,
+    LOST_UNITS,
+    LOST_HALF,
+    UNEQUAL_NUMBERS,
+    UNEQUAL_SCATTER,
+    SCATTER_GROWS,
+    ODD_UNIT,
+    COARSE_READINGS,
+    AT_LIMIT,
+    OUT_OF_RANGE,
+    PLACE_EFFECT,
+    OVERDISPERSED,
+    CONTROL_FAILED,
+    ASKED_LATE;
+
+    public String code() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+}
