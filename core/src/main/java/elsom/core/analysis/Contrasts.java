@@ -140,7 +140,7 @@ final class Contrasts {
         if (present.size() < 2 || present.size() > MOST_LETTERED) {
             return List.of();
         }
-        Simultaneous pairs = present.size() == 2 ? Simultaneous.one() : Simultaneous.pairs(present.size());
+        Simultaneous pairs = Simultaneous.pairs(present.size());
         boolean[][] alike = new boolean[present.size()][present.size()];
         for (int i = 0; i < present.size(); i++) {
             for (int j = 0; j < i; j++) {

@@ -5,7 +5,7 @@ final class OneFactor {
     private static final int MOST_ROUNDS = 500;
     private static final double STILL = 1e-12;
     private static final double LARGEST = 0.999;
-    private static final double DIGITS = 1e9;
+    private static final double DIGITS = 1e8;
 
     private OneFactor() {}
 
@@ -33,7 +33,7 @@ final class OneFactor {
             }
         }
         for (int i = 0; i < m; i++) {
-            // Alike to nine digits is alike: such treatments share their integrals.
+            // Alike to eight digits is alike: such treatments share their integrals.
             lambda[i] = Math.round(lambda[i] * DIGITS) / DIGITS;
         }
         return lambda;

@@ -95,7 +95,7 @@ final class SharesModel implements Model {
 
     @Override
     public double df(double[] combination) {
-        return plantsAreUnits ? Simultaneous.MOST_DF : units.df(combination);
+        return plantsAreUnits ? Simultaneous.Freedom.MOST : units.df(combination);
     }
 
     @Override

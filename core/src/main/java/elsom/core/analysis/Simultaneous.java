@@ -3,6 +3,7 @@ package elsom.core.analysis;
 import elsom.core.stats.MaximumT;
 import elsom.core.stats.StudentisedRange;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,9 +16,6 @@ import org.apache.commons.statistics.distribution.TDistribution;
  * inexact, by the one-factor correlations nearest to theirs (Hsu 1992).
  */
 interface Simultaneous {
-    /** Beyond this many degrees of freedom a t is a normal, to more digits than anybody reads. */
-    double MOST_DF = 10_000;
-
     /** The t beyond which a comparison is clear; of the comparison's own degrees of freedom. */
     double critical(double df, double alpha);
 
@@ -26,36 +24,12 @@ interface Simultaneous {
 
     /** One comparison alone. */
     static Simultaneous one() {
-        return new Simultaneous() {
-            @Override
-            public double critical(double df, double alpha) {
-                return TDistribution.of(Math.min(df, MOST_DF)).inverseSurvivalProbability(alpha / 2);
-            }
-
-            @Override
-            public double p(double t, double df) {
-                return Math.min(1, 2 * TDistribution.of(Math.min(df, MOST_DF)).survivalProbability(Math.abs(t)));
-            }
-        };
+        return new Alone();
     }
 
     /** All pairs of some treatments (Tukey 1953, Kramer 1956; with own degrees of freedom Games and Howell 1976). */
     static Simultaneous pairs(int treatments) {
-        return new Simultaneous() {
-            @Override
-            public double critical(double df, double alpha) {
-                return Critical.of(
-                                List.of(treatments, df, alpha),
-                                () -> StudentisedRange.of(treatments, Math.min(df, MOST_DF))
-                                        .upperQuantile(alpha))
-                        / Math.sqrt(2);
-            }
-
-            @Override
-            public double p(double t, double df) {
-                return StudentisedRange.of(treatments, Math.min(df, MOST_DF)).survival(Math.abs(t) * Math.sqrt(2));
-            }
-        };
+        return treatments == 2 ? one() : new Pairs(treatments);
     }
 
     /**
@@ -72,31 +46,8 @@ interface Simultaneous {
             families.computeIfAbsent(comparator.get(i), key -> new ArrayList<>())
                     .add(combinations.get(i));
         }
-        List<double[]> lambdas =
-                families.values().stream().map(family -> lambdas(model, family)).toList();
-        return of(lambdas);
-    }
-
-    /** Families of t statistics whose correlations within a family are products. */
-    static Simultaneous of(List<double[]> lambdas) {
-        MaximumT distribution = MaximumT.of(lambdas, 1);
-        List<List<Double>> key = lambdas.stream()
-                .map(family -> java.util.Arrays.stream(family).boxed().toList())
-                .toList();
-        return new Simultaneous() {
-            @Override
-            public double critical(double df, double alpha) {
-                double whole = Math.min(df, MOST_DF);
-                return Critical.of(
-                        List.of(key, whole, alpha),
-                        () -> distribution.with(whole).twoSidedQuantile(alpha));
-            }
-
-            @Override
-            public double p(double t, double df) {
-                return distribution.with(Math.min(df, MOST_DF)).twoSided(t);
-            }
-        };
+        return BesideControls.of(
+                families.values().stream().map(family -> lambdas(model, family)).toList());
     }
 
     private static double[] lambdas(Model model, List<double[]> family) {
@@ -109,5 +60,98 @@ interface Simultaneous {
             }
         }
         return OneFactor.of(r);
+    }
+
+    /** Student's t. */
+    final class Alone implements Simultaneous {
+        @Override
+        public double critical(double df, double alpha) {
+            return TDistribution.of(Freedom.of(df)).inverseSurvivalProbability(alpha / 2);
+        }
+
+        @Override
+        public double p(double t, double df) {
+            return Math.min(1, 2 * TDistribution.of(Freedom.of(df)).survivalProbability(Math.abs(t)));
+        }
+    }
+
+    /** The studentised range, on the scale of t. */
+    final class Pairs implements Simultaneous {
+        private static final Known<StudentisedRange> RANGES = new Known<>();
+        private static final Known<Double> QUANTILES = new Known<>();
+
+        private final int treatments;
+
+        Pairs(int treatments) {
+            this.treatments = treatments;
+        }
+
+        private StudentisedRange range(double df) {
+            return RANGES.of(
+                    List.of(treatments, Freedom.of(df)), () -> StudentisedRange.of(treatments, Freedom.of(df)));
+        }
+
+        @Override
+        public double critical(double df, double alpha) {
+            return QUANTILES.of(
+                            List.of(treatments, Freedom.of(df), alpha),
+                            () -> range(df).upperQuantile(alpha))
+                    / Math.sqrt(2);
+        }
+
+        @Override
+        public double p(double t, double df) {
+            return range(df).survival(Math.abs(t) * Math.sqrt(2));
+        }
+    }
+
+    /** The largest of several t that lean on common controls. */
+    final class BesideControls implements Simultaneous {
+        private static final Known<MaximumT> DISTRIBUTIONS = new Known<>();
+        private static final Known<Double> QUANTILES = new Known<>();
+
+        private final List<double[]> lambdas;
+        private final List<List<Double>> key;
+
+        private BesideControls(List<double[]> lambdas) {
+            this.lambdas = lambdas;
+            this.key = lambdas.stream()
+                    .map(family -> Arrays.stream(family).sorted().boxed().toList())
+                    .toList();
+        }
+
+        static BesideControls of(List<double[]> lambdas) {
+            return new BesideControls(lambdas);
+        }
+
+        private MaximumT distribution(double df) {
+            MaximumT any = DISTRIBUTIONS.of(key, () -> MaximumT.of(lambdas, 1));
+            return DISTRIBUTIONS.of(List.of(key, Freedom.of(df)), () -> any.with(Freedom.of(df)));
+        }
+
+        @Override
+        public double critical(double df, double alpha) {
+            return QUANTILES.of(
+                    List.of(key, Freedom.of(df), alpha), () -> distribution(df).twoSidedQuantile(alpha));
+        }
+
+        @Override
+        public double p(double t, double df) {
+            return distribution(df).twoSided(t);
+        }
+    }
+
+    /** Degrees of freedom, to as many digits as a t has use for. */
+    final class Freedom {
+        /** Beyond this many a t is a normal, to more digits than anybody reads. */
+        static final double MOST = 10_000;
+
+        private static final double DIGITS = 1e7;
+
+        private Freedom() {}
+
+        static double of(double df) {
+            return Math.min(MOST, Math.round(df * DIGITS) / DIGITS);
+        }
     }
 }
