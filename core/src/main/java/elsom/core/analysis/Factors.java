@@ -49,7 +49,7 @@ final class Factors {
         Optional<Integer> factor = steps.entrySet().stream()
                 .filter(step -> step.getValue().size() > 1)
                 .map(step -> step.getKey().factor())
-                .findFirst();
+                .min(Integer::compare);
         if (factor.isEmpty()) {
             return Optional.empty();
         }
@@ -76,7 +76,13 @@ final class Factors {
         double p = -Math.expm1(looked.size() * Math.log1p(-Math.min(1 - 1e-16, least)));
         Interval interval = model.interval(combination, one.critical(model.df(combination), each));
         return Optional.of(new Interaction(
-                p < ask.alpha(), p, model.value(combination), interval, cells(clearest[0]), cells(clearest[1])));
+                p < ask.alpha(),
+                p,
+                model.value(combination),
+                interval,
+                factor.get(),
+                cells(clearest[0]),
+                cells(clearest[1])));
     }
 
     private static Interaction.Cells cells(Pairing.Pair pair) {

@@ -9,10 +9,12 @@ import elsom.core.stats.Interval;
  * @param p of the clearest difference of differences, adjusted for all of them (Šidák)
  * @param estimate first pair's difference less second pair's
  * @param interval likewise adjusted
+ * @param factor index of the factor whose effect is looked at
  * @param first the comparison whose difference is looked at
  * @param second the comparison it is held against
  */
-public record Interaction(boolean shown, double p, double estimate, Interval interval, Cells first, Cells second) {
+public record Interaction(
+        boolean shown, double p, double estimate, Interval interval, int factor, Cells first, Cells second) {
     /** A treatment and what it is compared with, as indexes of arms. */
     public record Cells(int treatment, int comparator) {}
 }

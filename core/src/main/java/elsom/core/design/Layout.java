@@ -22,7 +22,7 @@ import java.util.stream.IntStream;
  *     are shared out over the benches
  */
 public record Layout(
-        LayoutKind kind, List<Bench> benches, List<Filling> fillings, int replicates, boolean everyBench, long seed) {
+        LayoutKind kind, List<Bench> benches, List<UnitFill> fillings, int replicates, boolean everyBench, long seed) {
     /** Keeps the lots of places apart from those of codes, which come from the same seed. */
     private static final long PLACES = 0x9E3779B97F4A7C15L;
 
@@ -51,7 +51,7 @@ public record Layout(
         List<Integer> shares = shares();
         for (int i = 0; i < benches.size(); i++) {
             int wanted = shares.get(i) * fillings.size();
-            int room = Ground.walk(benches.get(i)).size();
+            int room = BenchWalk.walk(benches.get(i)).size();
             if (wanted > room) {
                 return Optional.of("“" + benches.get(i).name() + "” has room for " + room + " of its " + wanted
                         + " units. Make it larger, take smaller containers, or plan fewer units.");
@@ -68,7 +68,7 @@ public record Layout(
         boolean oneBench = benches.size() == 1 || everyBench;
         boolean fits = oneBench
                 && benches.stream()
-                        .map(Ground::levels)
+                        .map(BenchWalk::levels)
                         .allMatch(
                                 levels -> levels.size() >= side && levels.get(0).size() >= side);
         return fits
@@ -87,7 +87,7 @@ public record Layout(
     }
 
     /** A filling on a place, before units are numbered. */
-    private record Stood(Filling filling, int block, BenchPosition at) {}
+    private record Stood(UnitFill filling, int block, BenchPosition at) {}
 
     /**
      * Draws the units, in the order of bench, row and column.
@@ -98,7 +98,7 @@ public record Layout(
         problem().ifPresent(problem -> {
             throw new IllegalArgumentException(problem);
         });
-        Lots lots = new Lots(seed ^ PLACES);
+        RandomDraw lots = new RandomDraw(seed ^ PLACES);
         List<Stood> stood = new ArrayList<>();
         List<Integer> shares = shares();
         int block = 0;
@@ -110,7 +110,7 @@ public record Layout(
         return numbered(stood);
     }
 
-    private List<Stood> onBench(Bench bench, int share, int blocksBefore, Lots lots) {
+    private List<Stood> onBench(Bench bench, int share, int blocksBefore, RandomDraw lots) {
         return switch (kind) {
             case COMPLETELY_RANDOM -> anywhere(bench, share, blocksBefore + 1, lots);
             case LATIN_SQUARE -> square(bench, blocksBefore, lots);
@@ -118,7 +118,7 @@ public record Layout(
                 List<Stood> stood = new ArrayList<>();
                 List<List<BenchPosition>> blocks = blocks(bench, share);
                 for (int i = 0; i < blocks.size(); i++) {
-                    List<Filling> order = kind == LayoutKind.BLOCKS ? lots.shuffled(fillings) : wholePlots(lots);
+                    List<UnitFill> order = kind == LayoutKind.BLOCKS ? lots.shuffled(fillings) : wholePlots(lots);
                     place(order, blocks.get(i), blocksBefore + i + 1, stood);
                 }
                 yield stood;
@@ -126,31 +126,31 @@ public record Layout(
         };
     }
 
-    private static void place(List<Filling> order, List<BenchPosition> places, int block, List<Stood> to) {
+    private static void place(List<UnitFill> order, List<BenchPosition> places, int block, List<Stood> to) {
         for (int i = 0; i < order.size(); i++) {
             to.add(new Stood(order.get(i), block, places.get(i)));
         }
     }
 
-    private List<Stood> anywhere(Bench bench, int share, int block, Lots lots) {
-        List<Filling> all = new ArrayList<>();
+    private List<Stood> anywhere(Bench bench, int share, int block, RandomDraw lots) {
+        List<UnitFill> all = new ArrayList<>();
         for (int i = 0; i < share; i++) {
             all.addAll(fillings);
         }
         List<Stood> stood = new ArrayList<>();
-        place(lots.shuffled(all), Ground.walk(bench), block, stood);
+        place(lots.shuffled(all), BenchWalk.walk(bench), block, stood);
         return stood;
     }
 
     /** A level a block where levels are wide enough, so that a block shares its light; else stretches of the walk. */
     private List<List<BenchPosition>> blocks(Bench bench, int share) {
         int size = fillings.size();
-        List<List<BenchPosition>> levels = Ground.levels(bench);
+        List<List<BenchPosition>> levels = BenchWalk.levels(bench);
         List<List<BenchPosition>> blocks = new ArrayList<>();
         if (levels.size() >= share && levels.get(0).size() >= size) {
             levels.subList(0, share).forEach(level -> blocks.add(level.subList(0, size)));
         } else {
-            List<BenchPosition> walk = Ground.walk(bench);
+            List<BenchPosition> walk = BenchWalk.walk(bench);
             for (int i = 0; i < share; i++) {
                 blocks.add(walk.subList(i * size, (i + 1) * size));
             }
@@ -159,23 +159,23 @@ public record Layout(
     }
 
     /** Whole plots in an order drawn by lot, and the treatments of each in an order of their own. */
-    private List<Filling> wholePlots(Lots lots) {
-        Map<Integer, List<Filling>> plots = new TreeMap<>();
+    private List<UnitFill> wholePlots(RandomDraw lots) {
+        Map<Integer, List<UnitFill>> plots = new TreeMap<>();
         fillings.forEach(filling -> plots.computeIfAbsent(filling.wholePlot(), level -> new ArrayList<>())
                 .add(filling));
-        List<Filling> order = new ArrayList<>();
+        List<UnitFill> order = new ArrayList<>();
         lots.shuffled(List.copyOf(plots.values())).forEach(plot -> order.addAll(lots.shuffled(plot)));
         return order;
     }
 
     /** A cyclic square with rows, columns and treatments each put in an order drawn by lot (Fisher and Yates 1938). */
-    private List<Stood> square(Bench bench, int blocksBefore, Lots lots) {
-        List<List<BenchPosition>> levels = Ground.levels(bench);
+    private List<Stood> square(Bench bench, int blocksBefore, RandomDraw lots) {
+        List<List<BenchPosition>> levels = BenchWalk.levels(bench);
         int side = fillings.size();
         List<Integer> numbers = IntStream.range(0, side).boxed().toList();
         List<Integer> rows = lots.shuffled(numbers);
         List<Integer> columns = lots.shuffled(numbers);
-        List<Filling> symbols = lots.shuffled(fillings);
+        List<UnitFill> symbols = lots.shuffled(fillings);
         List<Stood> stood = new ArrayList<>();
         for (int row = 0; row < side; row++) {
             for (int column = 0; column < side; column++) {
@@ -198,7 +198,7 @@ public record Layout(
         Map<List<Integer>, Integer> replicatesSoFar = new HashMap<>();
         List<ExperimentalUnit> units = new ArrayList<>();
         for (Stood one : ordered) {
-            Filling filling = one.filling();
+            UnitFill filling = one.filling();
             int replicate = replicatesSoFar.merge(
                     List.of(everyBench ? one.at().bench() : 0, filling.treatment()), 1, Integer::sum);
             units.add(new ExperimentalUnit(
@@ -215,12 +215,12 @@ public record Layout(
 
     /** Every place that isn't a guard's, bench by bench, as they are walked. */
     public static List<BenchPosition> places(List<Bench> benches) {
-        return benches.stream().flatMap(bench -> Ground.walk(bench).stream()).toList();
+        return benches.stream().flatMap(bench -> BenchWalk.walk(bench).stream()).toList();
     }
 
     /** The same items in an order drawn by lot. */
     public static <T> List<T> shuffled(List<T> items, long seed) {
-        return new Lots(seed ^ PLACES).shuffled(items);
+        return new RandomDraw(seed ^ PLACES).shuffled(items);
     }
 
     /**

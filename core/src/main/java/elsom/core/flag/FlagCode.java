@@ -21,7 +21,11 @@ public enum FlagCode {
     PLACE_EFFECT,
     OVERDISPERSED,
     CONTROL_FAILED,
-    ASKED_LATE;
+    ASKED_LATE,
+    /** Of a plan, before anything is read. */
+    PLAN,
+    /** Of weighings that don't fit together. */
+    WEIGHINGS;
 
     public String code() {
         return name().toLowerCase(Locale.ROOT);

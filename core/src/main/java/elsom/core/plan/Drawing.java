@@ -45,7 +45,12 @@ final class Drawing {
                         plan.containers(),
                         benches,
                         withUnits ? moved(plan.kept().isEmpty() ? plan.layout().draw() : kept(benches)) : List.of(),
-                        plan.asked().measures().stream().map(Measure::endpoint).toList(),
+                        plan.asked().measures().stream()
+                                .map(measure -> measure.endpoint()
+                                        .counted(
+                                                plan.pots().plants(),
+                                                plan.pots().seeds()))
+                                .toList(),
                         looks(schedule),
                         List.of(),
                         List.of())

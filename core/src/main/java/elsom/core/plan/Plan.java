@@ -1,9 +1,9 @@
 package elsom.core.plan;
 
-import elsom.core.design.Filling;
 import elsom.core.design.Grid;
 import elsom.core.design.Layout;
 import elsom.core.design.LayoutKind;
+import elsom.core.design.UnitFill;
 import elsom.core.quantity.Bounds;
 import elsom.core.trial.Bench;
 import elsom.core.trial.Chore;
@@ -180,13 +180,13 @@ public record Plan(
     /** The layout to be drawn. */
     public Layout layout() {
         List<PlannedTreatment> all = treatments.all();
-        List<Filling> fillings = new ArrayList<>();
+        List<UnitFill> fillings = new ArrayList<>();
         for (PlannedTreatment treatment : all) {
             int factor = arrangement.wholePlotFactor();
             int whole = factor >= 1 && factor <= treatment.levels().size()
                     ? treatment.levels().get(factor - 1)
                     : 0;
-            fillings.add(new Filling(fillings.size() + 1, container(treatment).name(), volumeMl(treatment), whole));
+            fillings.add(new UnitFill(fillings.size() + 1, container(treatment).name(), volumeMl(treatment), whole));
         }
         return new Layout(
                 arrangement.kind(),

@@ -3,10 +3,11 @@ package elsom.core.plan;
 import elsom.core.design.Association;
 import elsom.core.design.Association.Attribute;
 import elsom.core.design.DoseSeries;
+import elsom.core.flag.Flag;
+import elsom.core.flag.FlagCode;
 import elsom.core.mix.Mix;
 import elsom.core.quantity.Decimals;
 import elsom.core.trial.TreatmentProperty;
-import elsom.core.verdict.Flag;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -60,7 +61,7 @@ public final class PlanCheck {
     }
 
     private void flag(Flag.Severity severity, String seen, String why, String next) {
-        flags.add(new Flag(severity, seen, why, next, List.of()));
+        flags.add(new Flag(FlagCode.PLAN, severity, seen, why, next, List.of()));
     }
 
     private void control() {

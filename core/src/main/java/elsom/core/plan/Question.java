@@ -4,6 +4,7 @@ import elsom.core.quantity.Bounds;
 import elsom.core.quantity.Decimals;
 import elsom.core.trial.EndpointCode;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 
 /**
@@ -11,8 +12,8 @@ import java.util.stream.Collectors;
  *
  * @param treatments numbers of those asked about; empty for all others
  * @param comparator the treatment compared with; 0 for the control
- * @param matters the smallest difference that matters (SDM), above 0, in percent of the comparator or in the endpoint's
- *     unit
+ * @param matters the smallest difference that matters (SDM), in percent of the comparator or in the endpoint's unit; 0
+ *     when nobody said
  * @param inPercent whether it is in percent of the comparator
  */
 public record Question(
@@ -32,8 +33,15 @@ public record Question(
         Bounds.count("the comparator", comparator, 0, Bounds.TREATMENTS);
         Bounds.present("an endpoint", endpoint);
         Bounds.present("a direction", direction);
-        Bounds.number("the difference that matters", matters, LEAST, Bounds.LARGEST / 10);
+        if (matters != 0) {
+            Bounds.number("the difference that matters", matters, LEAST, Bounds.LARGEST / 10);
+        }
         Bounds.present("when it was stated", stated);
+    }
+
+    /** The smallest difference that matters; empty when nobody said. */
+    public OptionalDouble margin() {
+        return matters > 0 ? OptionalDouble.of(matters) : OptionalDouble.empty();
     }
 
     public Question as(Stated when) {
@@ -55,7 +63,10 @@ public record Question(
         String with = plan.comparator(this).map(PlannedTreatment::name).orElse("the control");
         return what + ": " + direction.label() + " in " + who + " "
                 + (direction == Direction.EITHER ? "from " : "than in ")
-                + with + ", by " + Decimals.upTo(matters, 3) + (inPercent ? " %" : unit.isEmpty() ? "" : " " + unit)
-                + " or more?";
+                + with
+                + (matters > 0
+                        ? ", by " + Decimals.upTo(matters, 3) + (inPercent ? " %" : unit.isEmpty() ? "" : " " + unit)
+                                + " or more?"
+                        : "?");
     }
 }

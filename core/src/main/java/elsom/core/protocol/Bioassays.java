@@ -1,6 +1,6 @@
 package elsom.core.protocol;
 
-import static elsom.core.protocol.Sheet.day;
+import static elsom.core.protocol.ProtocolData.day;
 
 import elsom.core.design.LayoutKind;
 import elsom.core.plan.Direction;
@@ -15,31 +15,28 @@ final class Bioassays {
 
     /** Germination and root bioassay. */
     static Protocol germination() {
-        return Sheet.named("germination", "Germination and root bioassay")
+        return ProtocolData.named("germination", "Germination and root bioassay")
                 .tells(
                         "Whether an extract or compost hinders seeds and young roots.",
                         "Does an extract of green-waste compost hold cress back?")
-                .measure(
-                        "germinated",
-                        "Germinated",
-                        UnitOfMeasure.COUNT,
-                        1000,
-                        0,
-                        Direction.HIGHER,
-                        0.10,
-                        20,
-                        "seeds with a root of 1 mm or more, of those laid out")
-                .several(
-                        5,
-                        "root-length",
-                        "Root length",
-                        UnitOfMeasure.MILLIMETRE,
-                        500,
-                        0,
-                        Direction.HIGHER,
-                        0.25,
-                        60,
-                        "five germinated seeds nearest the middle, root tip to seed")
+                .measure(MeasureParts.of("germinated", "Germinated")
+                        .in(UnitOfMeasure.COUNT)
+                        .highest(1000)
+                        .decimals(0)
+                        .ofSeeds()
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.10)
+                        .secondsEach(20)
+                        .rule("seeds with a root of 1 mm or more, of those laid out"))
+                .measure(MeasureParts.of("root-length", "Root length")
+                        .in(UnitOfMeasure.MILLIMETRE)
+                        .highest(500)
+                        .decimals(0)
+                        .readings(5)
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.25)
+                        .secondsEach(60)
+                        .rule("five germinated seeds nearest the middle, root tip to seed"))
                 .look("24 h", Duration.ofHours(24), "germinated")
                 .look("48 h", Duration.ofHours(48), "germinated")
                 .look("72 h", Duration.ofHours(72), "germinated", "root-length")
@@ -52,55 +49,49 @@ final class Bioassays {
                 .holds(
                         "Valid only if 80 % or more germinate in the control and its dishes scatter by 30 % at most.",
                         "Fresh composts also hinder by ammonia and acids that go off in two to four weeks.")
+                .expects("germinated", 0.8, 1, "80 % or more of its seed must germinate")
                 .usually(5, LayoutKind.COMPLETELY_RANDOM, 10, 10, 5);
     }
 
     /** Seedling injury bioassay for residues. */
     static Protocol residue() {
-        return Sheet.named("seedling-injury", "Seedling injury bioassay")
+        return ProtocolData.named("seedling-injury", "Seedling injury bioassay")
                 .tells(
                         "Whether a compost or soil injures sensitive seedlings, and how that points to a weedkiller residue.",
                         "Does compost lot GW-32 injure peas more than GW-31 at half strength or neat?")
-                .measure(
-                        "injury",
-                        "Injury",
-                        UnitOfMeasure.POINT,
-                        10,
-                        0,
-                        Direction.LOWER,
-                        0.30,
-                        20,
-                        "0 none, 2 slight, 5 half affected, 8 severe, 10 dead; write symptoms as a note")
-                .measure(
-                        "alive",
-                        "Plants alive",
-                        UnitOfMeasure.COUNT,
-                        1000,
-                        0,
-                        Direction.HIGHER,
-                        0.12,
-                        10,
-                        "plants with any green growing point, of those sown")
-                .measure(
-                        "height",
-                        "Height",
-                        UnitOfMeasure.CENTIMETRE,
-                        200,
-                        1,
-                        Direction.HIGHER,
-                        0.15,
-                        20,
-                        "from the surface to the growing point, mean of the unit")
-                .measure(
-                        "roots",
-                        "Roots, scored",
-                        UnitOfMeasure.POINT,
-                        10,
-                        0,
-                        Direction.HIGHER,
-                        0.25,
-                        60,
-                        "washed; 0 none or stubby and brown, 10 white and branched")
+                .measure(MeasureParts.of("injury", "Injury")
+                        .in(UnitOfMeasure.POINT)
+                        .highest(10)
+                        .decimals(0)
+                        .better(Direction.LOWER)
+                        .typicalCv(0.30)
+                        .secondsEach(20)
+                        .rule("0 none, 2 slight, 5 half affected, 8 severe, 10 dead; write symptoms as a note"))
+                .measure(MeasureParts.of("alive", "Plants alive")
+                        .in(UnitOfMeasure.COUNT)
+                        .highest(1000)
+                        .decimals(0)
+                        .ofPlants()
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.12)
+                        .secondsEach(10)
+                        .rule("plants with any green growing point, of those sown"))
+                .measure(MeasureParts.of("height", "Height")
+                        .in(UnitOfMeasure.CENTIMETRE)
+                        .highest(200)
+                        .decimals(1)
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.15)
+                        .secondsEach(20)
+                        .rule("from the surface to the growing point, mean of the unit"))
+                .measure(MeasureParts.of("roots", "Roots, scored")
+                        .in(UnitOfMeasure.POINT)
+                        .highest(10)
+                        .decimals(0)
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.25)
+                        .secondsEach(60)
+                        .rule("washed; 0 none or stubby and brown, 10 white and branched"))
                 .look("day 7", day(7), "injury", "alive")
                 .look("day 10", day(10), "injury")
                 .look("day 14", day(14), "injury", "alive")
@@ -118,48 +109,44 @@ final class Bioassays {
                         "Peas or beans for auxin-type residues, a grass such as barley beside them.",
                         "Same number, same depth, same lot of seed.")
                 .holds(
-                        "Valid only if the clean control grows well.",
+                        "Valid only if the clean control grows well: injury of 2 at most.",
                         "Symptoms of some residues come in the second or third week: look until day 21.",
                         "Shows injury, not the substance: a laboratory names it.")
+                .expects("injury", 0, 2, "clean medium must leave plants next to unharmed, 2 points at most")
                 .usually(4, LayoutKind.BLOCKS, 8, 8, 0);
     }
 
     /** Plant-back after a treatment. */
     static Protocol plantBack() {
-        return Sheet.named("plant-back", "Plant-back")
+        return ProtocolData.named("plant-back", "Plant-back")
                 .tells(
                         "How many days after a treatment a crop can be sown without harm.",
                         "How soon after an acetic weedkiller does phacelia grow clean?")
-                .measure(
-                        "emerged",
-                        "Plants up",
-                        UnitOfMeasure.COUNT,
-                        1000,
-                        0,
-                        Direction.HIGHER,
-                        0.15,
-                        10,
-                        "plants with seed leaves above the surface, of those sown")
-                .measure(
-                        "injury",
-                        "Injury",
-                        UnitOfMeasure.POINT,
-                        10,
-                        0,
-                        Direction.LOWER,
-                        0.35,
-                        20,
-                        "0 none, 5 half affected, 10 dead; beside the untreated tray of the same sowing")
-                .measure(
-                        "fresh-mass",
-                        "Fresh mass",
-                        UnitOfMeasure.GRAM,
-                        10_000,
-                        2,
-                        Direction.HIGHER,
-                        0.20,
-                        40,
-                        "cut at the surface and weighed within a minute")
+                .measure(MeasureParts.of("emerged", "Plants up")
+                        .in(UnitOfMeasure.COUNT)
+                        .highest(1000)
+                        .decimals(0)
+                        .ofSeeds()
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.15)
+                        .secondsEach(10)
+                        .rule("plants with seed leaves above the surface, of those sown"))
+                .measure(MeasureParts.of("injury", "Injury")
+                        .in(UnitOfMeasure.POINT)
+                        .highest(10)
+                        .decimals(0)
+                        .better(Direction.LOWER)
+                        .typicalCv(0.35)
+                        .secondsEach(20)
+                        .rule("0 none, 5 half affected, 10 dead; beside the untreated tray of the same sowing"))
+                .measure(MeasureParts.of("fresh-mass", "Fresh mass")
+                        .in(UnitOfMeasure.GRAM)
+                        .highest(10_000)
+                        .decimals(2)
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.20)
+                        .secondsEach(40)
+                        .rule("cut at the surface and weighed within a minute"))
                 .look("first check", day(10), "emerged")
                 .look("all together", day(28), "emerged", "injury", "fresh-mass")
                 .every(Recurring.Kind.WATER, "all alike", day(1), day(1), day(28))

@@ -1,6 +1,6 @@
 package elsom.core.protocol;
 
-import static elsom.core.protocol.Sheet.day;
+import static elsom.core.protocol.ProtocolData.day;
 
 import elsom.core.design.LayoutKind;
 import elsom.core.plan.Direction;
@@ -19,103 +19,88 @@ public final class Growth {
 
     /** Growth in trays or pots. */
     static Protocol inPots() {
-        return Sheet.named("growth", "Growth in trays or pots")
+        return ProtocolData.named("growth", "Growth in trays or pots")
                 .tells(
                         "Which medium, feed or amendment grows the better plant, above the ground and below it.",
                         "Do marigold plugs grow heavier in leaf mould with sheep-wool compost than without?")
+                .measure(MeasureParts.of("emerged", "Plants up")
+                        .in(UnitOfMeasure.COUNT)
+                        .highest(10_000)
+                        .decimals(0)
+                        .ofSeeds()
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.15)
+                        .secondsEach(10)
+                        .rule("plants with seed leaves above the surface, all of them"))
                 .measure(
-                        "emerged",
-                        "Plants up",
-                        UnitOfMeasure.COUNT,
-                        10_000,
-                        0,
-                        Direction.HIGHER,
-                        0.15,
-                        10,
-                        "plants with seed leaves above the surface, all of them")
-                .several(
-                        3,
-                        "height",
-                        "Height",
-                        UnitOfMeasure.CENTIMETRE,
-                        300,
-                        1,
-                        Direction.EITHER,
-                        0.15,
-                        20,
-                        "from the surface to the top of the canopy, not stretched; the three plants nearest the middle")
-                .several(
-                        3,
-                        "stem-diameter",
-                        "Stem diameter",
-                        UnitOfMeasure.MILLIMETRE,
-                        100,
-                        1,
-                        Direction.HIGHER,
-                        0.12,
-                        30,
-                        "with callipers, 1 cm above the surface, the same plants as for height")
-                .measure(
-                        "leaves",
-                        "Leaves",
-                        UnitOfMeasure.COUNT,
-                        10_000,
-                        0,
-                        Direction.HIGHER,
-                        0.15,
-                        30,
-                        "true leaves with a stalk; seed leaves are not counted")
-                .several(
-                        3,
-                        "greenness",
-                        "Leaf greenness",
-                        UnitOfMeasure.POINT,
-                        100,
-                        1,
-                        Direction.EITHER,
-                        0.10,
-                        30,
-                        "meter on the youngest full leaf, beside the midrib")
-                .measure(
-                        "fresh-mass",
-                        "Fresh mass",
-                        UnitOfMeasure.GRAM,
-                        10_000,
-                        2,
-                        Direction.HIGHER,
-                        0.20,
-                        40,
-                        "cut at the surface and weighed within a minute, bowl tared")
-                .measure(
-                        SHOOT_DRY_MASS.value(),
-                        "Dry mass of shoots",
-                        UnitOfMeasure.GRAM,
-                        10_000,
-                        2,
-                        Direction.HIGHER,
-                        0.20,
-                        40,
-                        "dried in paper until the weight stays")
-                .measure(
-                        "roots",
-                        "Roots, scored",
-                        UnitOfMeasure.POINT,
-                        10,
-                        0,
-                        Direction.HIGHER,
-                        0.20,
-                        90,
-                        "washed; 0 none, 5 half the plug held, 10 white and all through")
-                .measure(
-                        "yield",
-                        "Yield",
-                        UnitOfMeasure.GRAM,
-                        100_000,
-                        1,
-                        Direction.HIGHER,
-                        0.20,
-                        40,
-                        "everything saleable in the unit, not the best plants")
+                        MeasureParts.of("height", "Height")
+                                .in(UnitOfMeasure.CENTIMETRE)
+                                .highest(300)
+                                .decimals(1)
+                                .readings(3)
+                                .better(Direction.EITHER)
+                                .typicalCv(0.15)
+                                .secondsEach(20)
+                                .rule(
+                                        "from the surface to the top of the canopy, not stretched; the three plants nearest the middle"))
+                .measure(MeasureParts.of("stem-diameter", "Stem diameter")
+                        .in(UnitOfMeasure.MILLIMETRE)
+                        .highest(100)
+                        .decimals(1)
+                        .readings(3)
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.12)
+                        .secondsEach(30)
+                        .rule("with callipers, 1 cm above the surface, the same plants as for height"))
+                .measure(MeasureParts.of("leaves", "Leaves")
+                        .in(UnitOfMeasure.COUNT)
+                        .highest(10_000)
+                        .decimals(0)
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.15)
+                        .secondsEach(30)
+                        .rule("true leaves with a stalk; seed leaves are not counted"))
+                .measure(MeasureParts.of("greenness", "Leaf greenness")
+                        .in(UnitOfMeasure.POINT)
+                        .highest(100)
+                        .decimals(1)
+                        .readings(3)
+                        .better(Direction.EITHER)
+                        .typicalCv(0.10)
+                        .secondsEach(30)
+                        .rule("meter on the youngest full leaf, beside the midrib"))
+                .measure(MeasureParts.of("fresh-mass", "Fresh mass")
+                        .in(UnitOfMeasure.GRAM)
+                        .highest(10_000)
+                        .decimals(2)
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.20)
+                        .secondsEach(40)
+                        .rule("cut at the surface and weighed within a minute, bowl tared"))
+                .measure(MeasureParts.of(SHOOT_DRY_MASS.value(), "Dry mass of shoots")
+                        .in(UnitOfMeasure.GRAM)
+                        .highest(10_000)
+                        .decimals(2)
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.20)
+                        .secondsEach(40)
+                        .rule("dried in paper until the weight stays"))
+                .measure(MeasureParts.of("roots", "Roots, scored")
+                        .in(UnitOfMeasure.POINT)
+                        .highest(10)
+                        .decimals(0)
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.20)
+                        .secondsEach(90)
+                        .rule("washed; 0 none, 5 half the plug held, 10 white and all through"))
+                .measure(MeasureParts.of("yield", "Yield")
+                        .in(UnitOfMeasure.GRAM)
+                        .highest(100_000)
+                        .decimals(1)
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.20)
+                        .secondsEach(40)
+                        .rule("everything saleable in the unit, not the best plants"))
                 .asks(TreatmentProperty.NITROGEN, TreatmentProperty.PRODUCT_RATE)
                 .look("up", day(7), "emerged")
                 .look("day 14", day(14), "height", "leaves")
@@ -147,50 +132,43 @@ public final class Growth {
 
     /** Drench or dip dose series. */
     static Protocol doses() {
-        return Sheet.named("dose-series", "Drench or dip dose series")
+        return ProtocolData.named("dose-series", "Drench or dip dose series")
                 .tells(
                         "Which strength helps, which is still safe, and which harms, days after it was given.",
                         "What strength of wood vinegar drench is safe for marigold plugs?")
-                .measure(
-                        "injury",
-                        "Injury",
-                        UnitOfMeasure.POINT,
-                        10,
-                        0,
-                        Direction.LOWER,
-                        0.35,
-                        20,
-                        "0 none, 2 slight, 5 half the leaf area, 8 severe, 10 dead; the whole unit")
-                .measure(
-                        "alive",
-                        "Plants alive",
-                        UnitOfMeasure.COUNT,
-                        10_000,
-                        0,
-                        Direction.HIGHER,
-                        0.10,
-                        10,
-                        "plants with any green growing point")
-                .measure(
-                        "height",
-                        "Height",
-                        UnitOfMeasure.CENTIMETRE,
-                        300,
-                        1,
-                        Direction.EITHER,
-                        0.15,
-                        20,
-                        "from the surface to the top of the canopy, not stretched")
-                .measure(
-                        "fresh-mass",
-                        "Fresh mass",
-                        UnitOfMeasure.GRAM,
-                        10_000,
-                        2,
-                        Direction.HIGHER,
-                        0.20,
-                        40,
-                        "cut at the surface and weighed within a minute, bowl tared")
+                .measure(MeasureParts.of("injury", "Injury")
+                        .in(UnitOfMeasure.POINT)
+                        .highest(10)
+                        .decimals(0)
+                        .better(Direction.LOWER)
+                        .typicalCv(0.35)
+                        .secondsEach(20)
+                        .rule("0 none, 2 slight, 5 half the leaf area, 8 severe, 10 dead; the whole unit"))
+                .measure(MeasureParts.of("alive", "Plants alive")
+                        .in(UnitOfMeasure.COUNT)
+                        .highest(10_000)
+                        .decimals(0)
+                        .ofPlants()
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.10)
+                        .secondsEach(10)
+                        .rule("plants with any green growing point"))
+                .measure(MeasureParts.of("height", "Height")
+                        .in(UnitOfMeasure.CENTIMETRE)
+                        .highest(300)
+                        .decimals(1)
+                        .better(Direction.EITHER)
+                        .typicalCv(0.15)
+                        .secondsEach(20)
+                        .rule("from the surface to the top of the canopy, not stretched"))
+                .measure(MeasureParts.of("fresh-mass", "Fresh mass")
+                        .in(UnitOfMeasure.GRAM)
+                        .highest(10_000)
+                        .decimals(2)
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.20)
+                        .secondsEach(40)
+                        .rule("cut at the surface and weighed within a minute, bowl tared"))
                 .look("day 1", day(1), "injury")
                 .look("day 2", day(2), "injury")
                 .look("day 3", day(3), "injury")
@@ -216,50 +194,42 @@ public final class Growth {
 
     /** Salinity series. */
     static Protocol salinity() {
-        return Sheet.named("salinity", "Salinity series")
+        return ProtocolData.named("salinity", "Salinity series")
                 .tells(
                         "From which salinity on a crop loses yield, and how fast.",
                         "How strong can digestate water be for coriander trays?")
-                .measure(
-                        "ec-in",
-                        "EC of the water given",
-                        UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE,
-                        100,
-                        2,
-                        Direction.LOWER,
-                        0.05,
-                        20,
-                        "at 25 °C, or with the meter's temperature correction on; after stirring")
-                .measure(
-                        "ec-out",
-                        "EC of the drain water",
-                        UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE,
-                        100,
-                        2,
-                        Direction.LOWER,
-                        0.15,
-                        40,
-                        "first drops after watering, at 25 °C")
-                .measure(
-                        "injury",
-                        "Margin burn",
-                        UnitOfMeasure.POINT,
-                        10,
-                        0,
-                        Direction.LOWER,
-                        0.35,
-                        20,
-                        "0 none, 5 half the leaf margins, 10 dead")
-                .measure(
-                        "yield",
-                        "Yield",
-                        UnitOfMeasure.GRAM,
-                        100_000,
-                        1,
-                        Direction.HIGHER,
-                        0.15,
-                        40,
-                        "everything saleable in the unit, not the best plants")
+                .measure(MeasureParts.of("ec-in", "EC of the water given")
+                        .in(UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE)
+                        .highest(100)
+                        .decimals(2)
+                        .better(Direction.LOWER)
+                        .typicalCv(0.05)
+                        .secondsEach(20)
+                        .rule("at 25 °C, or with the meter's temperature correction on; after stirring"))
+                .measure(MeasureParts.of("ec-out", "EC of the drain water")
+                        .in(UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE)
+                        .highest(100)
+                        .decimals(2)
+                        .better(Direction.LOWER)
+                        .typicalCv(0.15)
+                        .secondsEach(40)
+                        .rule("first drops after watering, at 25 °C"))
+                .measure(MeasureParts.of("injury", "Margin burn")
+                        .in(UnitOfMeasure.POINT)
+                        .highest(10)
+                        .decimals(0)
+                        .better(Direction.LOWER)
+                        .typicalCv(0.35)
+                        .secondsEach(20)
+                        .rule("0 none, 5 half the leaf margins, 10 dead"))
+                .measure(MeasureParts.of("yield", "Yield")
+                        .in(UnitOfMeasure.GRAM)
+                        .highest(100_000)
+                        .decimals(1)
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.15)
+                        .secondsEach(40)
+                        .rule("everything saleable in the unit, not the best plants"))
                 .look("week 1", day(7), "ec-in", "ec-out")
                 .look("week 2", day(14), "ec-in", "ec-out", "injury")
                 .look("week 3", day(21), "ec-in", "ec-out", "injury")
@@ -280,50 +250,44 @@ public final class Growth {
 
     /** Rooting of cuttings. */
     static Protocol cuttings() {
-        return Sheet.named("cuttings", "Rooting of cuttings")
+        return ProtocolData.named("cuttings", "Rooting of cuttings")
                 .tells(
                         "Which dip, medium or cut roots more cuttings, and whether they live on after potting.",
                         "Do rosemary cuttings root better with a seaweed dip, and in which medium?")
-                .measure(
-                        "rooted",
-                        "Rooted cuttings",
-                        UnitOfMeasure.COUNT,
-                        1000,
-                        0,
-                        Direction.HIGHER,
-                        0.30,
-                        60,
-                        "cuttings with a root of 2 mm or more, of those stuck; lift gently, do not tug")
-                .measure(
-                        "roots-each",
-                        "Roots a rooted cutting",
-                        UnitOfMeasure.COUNT,
-                        500,
-                        1,
-                        Direction.HIGHER,
-                        0.35,
-                        60,
-                        "first-order roots of rooted cuttings, mean of the unit")
-                .measure(
-                        "root-length",
-                        "Longest root",
-                        UnitOfMeasure.MILLIMETRE,
-                        1000,
-                        0,
-                        Direction.HIGHER,
-                        0.35,
-                        60,
-                        "mean over the unit's rooted cuttings")
-                .measure(
-                        "survived",
-                        "Alive after potting on",
-                        UnitOfMeasure.COUNT,
-                        1000,
-                        0,
-                        Direction.HIGHER,
-                        0.30,
-                        20,
-                        "alive and growing, of those stuck at the start")
+                .measure(MeasureParts.of("rooted", "Rooted cuttings")
+                        .in(UnitOfMeasure.COUNT)
+                        .highest(1000)
+                        .decimals(0)
+                        .ofPlants()
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.30)
+                        .secondsEach(60)
+                        .rule("cuttings with a root of 2 mm or more, of those stuck; lift gently, do not tug"))
+                .measure(MeasureParts.of("roots-each", "Roots a rooted cutting")
+                        .in(UnitOfMeasure.COUNT)
+                        .highest(500)
+                        .decimals(1)
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.35)
+                        .secondsEach(60)
+                        .rule("first-order roots of rooted cuttings, mean of the unit"))
+                .measure(MeasureParts.of("root-length", "Longest root")
+                        .in(UnitOfMeasure.MILLIMETRE)
+                        .highest(1000)
+                        .decimals(0)
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.35)
+                        .secondsEach(60)
+                        .rule("mean over the unit's rooted cuttings"))
+                .measure(MeasureParts.of("survived", "Alive after potting on")
+                        .in(UnitOfMeasure.COUNT)
+                        .highest(1000)
+                        .decimals(0)
+                        .ofPlants()
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.30)
+                        .secondsEach(20)
+                        .rule("alive and growing, of those stuck at the start"))
                 .look("week 3", day(21), "rooted")
                 .look("week 5", day(35), "rooted")
                 .look("week 8, pot on", day(56), "rooted", "roots-each", "root-length")

@@ -13,17 +13,18 @@ import elsom.core.plan.Rules;
 import elsom.core.plan.Schedule;
 import elsom.core.plan.Site;
 import elsom.core.plan.Treatments;
+import elsom.core.results.Analysis;
+import elsom.core.results.Evidence;
+import elsom.core.results.Findings;
 import elsom.core.trial.Look;
 import elsom.core.trial.ProtocolCode;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.TrialRecord;
-import elsom.core.verdict.Findings;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 
 /** A kind of trial: what is measured when, how to prepare, what to be careful of, and how it is worked out. */
 public interface Protocol {
@@ -80,12 +81,18 @@ public interface Protocol {
     /** Whether a value looks odd beside the unit's own history and its neighbours. */
     Optional<Concern> concern(TrialRecord record, ReadingRef ref, double value);
 
-    /**
-     * Works the trial out.
-     *
-     * @param compareAt the look at which to compare; empty for the last one that is complete
-     */
-    Findings findings(TrialRecord record, OptionalInt compareAt);
+    /** Settings that only this kind of trial has, as sentences for the report. */
+    default List<String> settings(TrialRecord record) {
+        return List.of();
+    }
+
+    /** What is looked at to work a trial out, in the order findings are shown. */
+    List<Analysis> analyses();
+
+    /** What findings say of a trial. */
+    default Findings findings(Evidence evidence) {
+        return Findings.of(evidence, analyses());
+    }
 
     /** A plan to begin with, without treatments. */
     default Plan begin(String question, ZoneId zone, Instant start, Pots pots, long seed) {

@@ -8,18 +8,18 @@ import java.util.Optional;
 public final class Protocols {
     private static final List<Protocol> ALL = List.of(
             new WaterHolding(),
-            Others.dryDown(),
+            GeneralProtocols.dryDown(),
             Growth.inPots(),
             Bioassays.germination(),
             Bioassays.residue(),
             Bioassays.plantBack(),
             Growth.doses(),
             Growth.salinity(),
-            Others.titration(),
+            GeneralProtocols.titration(),
             Growth.cuttings(),
-            Others.brew(),
-            Others.panel(),
-            Others.free());
+            GeneralProtocols.brew(),
+            GeneralProtocols.panel(),
+            GeneralProtocols.free());
 
     private Protocols() {}
 

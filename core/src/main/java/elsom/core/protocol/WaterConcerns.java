@@ -44,7 +44,7 @@ final class WaterConcerns {
                 .toList());
         return usual.isPresent() && Math.abs(value - usual.getAsDouble()) > TARE_SPREAD * usual.getAsDouble()
                 ? Optional.of(new Concern(
-                        "Others of this container weigh about " + grams(usual.getAsDouble()) + " empty.",
+                        "GeneralProtocols of this container weigh about " + grams(usual.getAsDouble()) + " empty.",
                         "Right container, and nothing in it?"))
                 : Optional.empty();
     }

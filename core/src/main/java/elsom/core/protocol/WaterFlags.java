@@ -1,19 +1,19 @@
 package elsom.core.protocol;
 
+import elsom.core.flag.Flag;
+import elsom.core.flag.Flag.Severity;
+import elsom.core.flag.FlagCode;
 import elsom.core.quantity.Decimals;
+import elsom.core.results.GroupKey;
+import elsom.core.results.GroupResult;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
-import elsom.core.trial.Mishap;
 import elsom.core.trial.MishapKind;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
-import elsom.core.verdict.Flag;
-import elsom.core.verdict.Flag.Severity;
-import elsom.core.verdict.GroupKey;
-import elsom.core.verdict.GroupResult;
 import elsom.core.water.TimedMass;
 import java.util.ArrayList;
 import java.util.List;
@@ -49,8 +49,6 @@ final class WaterFlags {
         made.massGain();
         made.dryNotConstant();
         made.scatter();
-        made.oneUnitEach();
-        made.lostUnits();
         made.rewetting();
         made.pores();
         return made.flags;
@@ -58,8 +56,12 @@ final class WaterFlags {
 
     private void flag(Severity severity, List<UnitCode> units, String seen, String why, String next) {
         if (!units.isEmpty()) {
-            flags.add(new Flag(severity, codes(units) + " " + seen, why, next, units));
+            flags.add(new Flag(FlagCode.WEIGHINGS, severity, codes(units) + " " + seen, why, next, names(units)));
         }
+    }
+
+    private static List<String> names(List<UnitCode> units) {
+        return units.stream().map(UnitCode::value).toList();
     }
 
     private static String codes(List<UnitCode> units) {
@@ -154,12 +156,13 @@ final class WaterFlags {
                     .orElse(OptionalDouble.empty());
             if (cv.isPresent() && cv.getAsDouble() > LARGEST_CV) {
                 flags.add(new Flag(
+                        FlagCode.WEIGHINGS,
                         Severity.CAUTION,
                         group.name() + where(group.key()) + " scatters by " + Decimals.percent(cv.getAsDouble(), 0)
                                 + " % between its units in water held after draining.",
                         "Above 10 %, filling or draining differed more than media often do.",
                         "Fill by weight, tap alike, drain as long; look for the odd unit.",
-                        members(group.key())));
+                        names(members(group.key()))));
             }
         }
     }
@@ -174,35 +177,6 @@ final class WaterFlags {
 
     private String where(GroupKey key) {
         return record.benches().size() > 1 ? " (" + record.bench(key.bench()).name() + ")" : "";
-    }
-
-    private void oneUnitEach() {
-        List<String> single = groups.stream()
-                .filter(group -> group.planned() == 1)
-                .map(GroupResult::name)
-                .distinct()
-                .toList();
-        if (!single.isEmpty()) {
-            flags.add(new Flag(
-                    Severity.CAUTION,
-                    "One unit only of " + String.join(", ", single) + ".",
-                    "The difference between two media can't be told from the difference between two pots.",
-                    "Set up at least 4 units of each.",
-                    List.of()));
-        }
-    }
-
-    private void lostUnits() {
-        for (Mishap mishap : record.mishaps()) {
-            if (mishap.stands() && mishap.kind().endsUnit()) {
-                flag(
-                        Severity.NOTE,
-                        mishap.units(),
-                        "was lost at look " + mishap.look() + (mishap.note().isEmpty() ? "." : ": " + mishap.note()),
-                        "It counts up to then and not after.",
-                        "");
-            }
-        }
     }
 
     private void rewetting() {
@@ -253,13 +227,14 @@ final class WaterFlags {
                     .flatMap(other -> capacity(other).stream())
                     .filter(prewetted -> held.isPresent() && held.get() < REWETTED * prewetted)
                     .forEach(prewetted -> flags.add(new Flag(
+                            FlagCode.WEIGHINGS,
                             Severity.CAUTION,
                             dry.name() + where(dry.key()) + " took up " + WaterKinds.CAPACITY.show(held.orElseThrow())
                                     + " where the same medium pre-wetted holds " + WaterKinds.CAPACITY.show(prewetted)
                                     + ": it fails to re-wet.",
                             "Once dry, it holds less than a quarter of what it could.",
                             "Never let it dry out, or blend it.",
-                            members(dry.key()))));
+                            names(members(dry.key())))));
         }
     }
 
@@ -278,6 +253,7 @@ final class WaterFlags {
                 .toList();
         if (!unknown.isEmpty() && !weighed.isEmpty()) {
             flags.add(new Flag(
+                    FlagCode.WEIGHINGS,
                     Severity.NOTE,
                     "No air is given for " + String.join(", ", unknown) + ".",
                     "Pore space is computed from the share of organic matter, which is not known.",

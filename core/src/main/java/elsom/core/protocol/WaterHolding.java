@@ -4,8 +4,11 @@ import elsom.core.plan.Direction;
 import elsom.core.plan.Measure;
 import elsom.core.plan.PlannedLook;
 import elsom.core.plan.Recurring;
+import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Spans;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.results.Analysis;
+import elsom.core.results.AskedQuestions;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
@@ -13,12 +16,11 @@ import elsom.core.trial.ProtocolCode;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.TrialRecord;
-import elsom.core.verdict.Findings;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.stream.Stream;
 
 /** How much water media hold, and for how long: pots weighed empty, dry, soaked and drained, and later. */
@@ -225,7 +227,17 @@ public final class WaterHolding implements Protocol {
     }
 
     @Override
-    public Findings findings(TrialRecord record, OptionalInt compareAt) {
-        return WaterFindings.of(record, compareAt);
+    public List<String> settings(TrialRecord record) {
+        return List.of("Due for water at " + Decimals.percent(record.trial().refillFraction(), 0)
+                + " % of the water held after draining. Watering: "
+                + record.trial().watering().label().toLowerCase(Locale.ROOT) + ".");
+    }
+
+    @Override
+    public List<Analysis> analyses() {
+        return List.of(
+                new WaterFindings(),
+                new AskedQuestions(
+                        WaterFindings::byVolume, (evidence, measure) -> Optional.empty(), WaterFindings::atOneDepth));
     }
 }

@@ -1,7 +1,7 @@
 package elsom.core.protocol;
 
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.verdict.FigureKind;
+import elsom.core.results.FigureKind;
 import java.util.List;
 
 /** The kinds of figure of a water-holding trial, in the order they are shown. */

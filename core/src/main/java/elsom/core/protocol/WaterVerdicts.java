@@ -1,78 +1,56 @@
 package elsom.core.protocol;
 
-import elsom.core.design.Replicates;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Spans;
+import elsom.core.results.Course;
+import elsom.core.results.Figure;
+import elsom.core.results.FigureKind;
+import elsom.core.results.GroupKey;
+import elsom.core.results.GroupResult;
+import elsom.core.results.Verdict;
+import elsom.core.results.Verdict.Firmness;
 import elsom.core.stats.MeanDifference;
 import elsom.core.stats.Summary;
 import elsom.core.trial.Bench;
 import elsom.core.trial.Look;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.TrialRecord;
-import elsom.core.verdict.Course;
-import elsom.core.verdict.Figure;
-import elsom.core.verdict.FigureKind;
-import elsom.core.verdict.Findings;
-import elsom.core.verdict.GroupKey;
-import elsom.core.verdict.GroupResult;
-import elsom.core.verdict.Ranking;
-import elsom.core.verdict.Verdict;
-import elsom.core.verdict.Verdict.Firmness;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /** The sentences that answer a water-holding trial's question. */
 final class WaterVerdicts {
-    private static final int ENOUGH_UNITS = 4;
-
     private final TrialRecord record;
-    private final Findings findings;
+    private final Weighings findings;
     private final List<Verdict> verdicts = new ArrayList<>();
 
-    private WaterVerdicts(TrialRecord record, Findings findings) {
-        this.record = record;
+    private WaterVerdicts(Weighings findings) {
+        this.record = findings.record();
         this.findings = findings;
     }
 
-    static List<Verdict> of(TrialRecord record, Findings findings) {
-        WaterVerdicts made = new WaterVerdicts(record, findings);
-        if (findings.comparedAt() == 0) {
+    static List<Verdict> of(Weighings weighings) {
+        WaterVerdicts made = new WaterVerdicts(weighings);
+        if (weighings.look() == 0) {
             return List.of(new Verdict(
                     Firmness.CANT_TELL,
                     "Nothing to tell yet: no unit has been weighed after draining.",
                     "Weigh every unit empty, dry, and soaked and drained."));
         }
-        record.benches().forEach(made::bench);
+        weighings.record().benches().forEach(made::bench);
         made.containers();
         made.benchesCompared();
         return made.verdicts;
     }
 
     private void bench(Bench bench) {
-        Findings.BenchFindings here = findings.benches().get(bench.number() - 1);
-        List<GroupResult> groups = findings.groups().stream()
-                .filter(group -> group.key().bench() == bench.number()
-                        && !here.apart().contains(group.key())
-                        && group.figure(WaterKinds.STILL_HELD).isPresent())
+        List<GroupResult> groups = findings.alike(bench).stream()
+                .filter(group -> group.figure(WaterKinds.STILL_HELD).isPresent())
                 .toList();
-        if (groups.isEmpty()) {
-            return;
-        }
-        boolean replicated = groups.stream().allMatch(group -> stillHeld(group).n() > 1);
-        verdicts.add(headline(bench, here, groups, replicated));
-        if (!replicated) {
-            verdicts.add(new Verdict(
-                    Firmness.CANT_TELL,
-                    where(
-                            bench,
-                            "With one unit of a medium, whether two media differ can't be told: two pots of the same"
-                                    + " medium may differ as much."),
-                    "At least " + ENOUGH_UNITS + " units of each; the numbers above are of these pots only."));
-        } else if (groups.size() > 1) {
-            verdicts.add(firstAgainstSecond(bench, here));
+        if (!groups.isEmpty()) {
+            verdicts.add(headline(bench, groups));
         }
     }
 
@@ -85,26 +63,14 @@ final class WaterVerdicts {
         return done ? Firmness.SOUND : Firmness.SO_FAR;
     }
 
-    private Verdict headline(Bench bench, Findings.BenchFindings here, List<GroupResult> groups, boolean replicated) {
+    private Verdict headline(Bench bench, List<GroupResult> groups) {
+        boolean replicated = groups.stream().allMatch(group -> stillHeld(group).n() > 1);
         GroupResult best = groups.stream()
                 .max(Comparator.comparing(group -> stillHeld(group).mean()))
                 .orElseThrow();
-        List<GroupResult> leaders = here.rankings().isEmpty()
-                ? List.of(best)
-                : here.rankings().get(0).best().stream()
-                        .map(placed -> findings.group(placed.group()).orElseThrow())
-                        .toList();
-        String names = leaders.get(0).name()
-                + leaders.stream()
-                        .skip(1)
-                        .map(leader -> " and " + lowerFirst(leader.name()))
-                        .collect(Collectors.joining());
-        String shares = leaders.stream()
-                .map(group -> WaterFindings.withInterval(roughly(), stillHeld(group)))
-                .collect(Collectors.joining(" and "));
-        String first =
-                names + " still hold" + (leaders.size() > 1 ? " " : "s ") + shares + " water by volume " + when();
-        String second = soonest(here).map(line -> "; " + dryClause(line)).orElse("");
+        String first = best.name() + " still holds " + Weighings.withInterval(roughly(), stillHeld(best))
+                + " water by volume " + when() + (groups.size() > 1 ? ", the most of all" : "");
+        String second = soonest(bench).map(line -> "; " + dryClause(line)).orElse("");
         String change = second.isEmpty()
                 ? "Weigh for longer: none is under its refill weight yet."
                 : "Another week's weather: the days hold for this place and these days only.";
@@ -121,21 +87,23 @@ final class WaterVerdicts {
     }
 
     private String when() {
-        Look look = record.look(findings.comparedAt()).orElseThrow();
+        Look look = record.look(findings.look()).orElseThrow();
         double hours = look.hoursAfterStart();
         return hours == 0 ? "right after draining" : "after " + Spans.words(hours);
     }
 
-    private static Optional<Course.Line> soonest(Findings.BenchFindings here) {
-        return here.courses().get(0).lines().stream()
-                .filter(line -> !here.apart().contains(line.group()))
+    private Optional<Course.Line> soonest(Bench bench) {
+        List<GroupKey> alike =
+                findings.alike(bench).stream().map(GroupResult::key).toList();
+        return findings.courses(bench).get(0).lines().stream()
+                .filter(line -> alike.contains(line.group()))
                 .filter(line -> line.crossing().map(c -> !c.extrapolated()).orElse(false))
                 .min(Comparator.comparing(line -> line.crossing().orElseThrow().hours()));
     }
 
     private String dryClause(Course.Line line) {
         return lowerFirst(name(line.group())) + " is under its refill weight after "
-                + WaterFindings.days(line.crossing().orElseThrow());
+                + Weighings.days(line.crossing().orElseThrow());
     }
 
     private String name(GroupKey key) {
@@ -149,61 +117,6 @@ final class WaterVerdicts {
 
     private String where(Bench bench, String sentence) {
         return record.benches().size() > 1 ? bench.name() + ": " + lowerFirst(sentence) : sentence;
-    }
-
-    private Verdict firstAgainstSecond(Bench bench, Findings.BenchFindings here) {
-        List<Ranking.Placed> places = here.rankings().get(0).places();
-        GroupResult first = findings.group(places.get(0).group()).orElseThrow();
-        GroupResult second = findings.group(places.get(1).group()).orElseThrow();
-        Summary a = stillHeld(first);
-        Summary b = stillHeld(second);
-        String pair = first.name() + " and " + lowerFirst(second.name());
-        Optional<MeanDifference> difference = MeanDifference.welch(a, b).asOptional();
-        if (places.get(0).tied() && places.get(1).tied()) {
-            return new Verdict(
-                    firmness(true),
-                    where(bench, pair + " tie " + when() + ": their means are within 2 %."),
-                    "Choose between them on price, weight or air"
-                            + difference.map(WaterVerdicts::stillPossible).orElse("."));
-        }
-        if (difference.isPresent() && difference.get().clear()) {
-            return new Verdict(
-                    firmness(true),
-                    where(
-                            bench,
-                            first.name() + " holds more than " + lowerFirst(second.name()) + ", the next best, by "
-                                    + points(difference.get())),
-                    "Another lot of either medium: one lot each was tested.");
-        }
-        String more = a.sd().isPresent() && b.sd().isPresent() && a.mean() > b.mean() && pooledSd(a, b) > 0
-                ? "About " + Replicates.toTellApart(pooledSd(a, b), a.mean() - b.mean())
-                        + " units of each would tell a difference of this size."
-                : "More units of each.";
-        return new Verdict(
-                Firmness.CANT_TELL,
-                where(
-                        bench,
-                        "Which of " + lowerFirst(pair) + " holds more " + when() + " can't be told from these units."),
-                more);
-    }
-
-    private static String stillPossible(MeanDifference difference) {
-        double most = Math.max(
-                Math.abs(difference.interval95().low()),
-                Math.abs(difference.interval95().high()));
-        return "; these units leave room for a difference of up to " + Decimals.percent(most, 1) + " points.";
-    }
-
-    private static double pooledSd(Summary a, Summary b) {
-        double sa = a.sd().orElse(0);
-        double sb = b.sd().orElse(0);
-        return Math.sqrt((sa * sa + sb * sb) / 2);
-    }
-
-    private static String points(MeanDifference difference) {
-        return Decimals.percent(difference.difference(), 1) + " points of volume (95 % interval "
-                + Decimals.percent(difference.interval95().low(), 1) + "–"
-                + Decimals.percent(difference.interval95().high(), 1) + ").";
     }
 
     /** The same material in two containers: what depth does. */
@@ -235,9 +148,9 @@ final class WaterVerdicts {
         boolean clear = difference.map(MeanDifference::clear).orElse(false);
         verdicts.add(new Verdict(
                 clear ? firmness(true) : Firmness.CANT_TELL,
-                one.material() + " after draining holds " + WaterFindings.withInterval(roughly(), shallowHeld.get())
+                one.material() + " after draining holds " + Weighings.withInterval(roughly(), shallowHeld.get())
                         + " of its volume at " + Decimals.upTo(Math.min(depthOne, depthOther), 1) + " cm depth and "
-                        + WaterFindings.withInterval(roughly(), deepHeld.get()) + " at "
+                        + Weighings.withInterval(roughly(), deepHeld.get()) + " at "
                         + Decimals.upTo(Math.max(depthOne, depthOther), 1) + " cm.",
                 clear
                         ? "The foot of any container stays wet, so a shallow one is wetter throughout; compare media only"
@@ -299,7 +212,9 @@ final class WaterVerdicts {
     }
 
     private Optional<Summary> rate(int bench, Treatment treatment) {
-        return findings.group(new GroupKey(bench, treatment.number()))
+        return findings.groups().stream()
+                .filter(group -> group.key().equals(new GroupKey(bench, treatment.number())))
+                .findFirst()
                 .flatMap(group -> group.figure(WaterKinds.RATE))
                 .map(figure -> figure.summary());
     }

@@ -7,5 +7,9 @@ public enum Counting {
     /** Several sub-readings, averaged before statistics see them. */
     SUB_READINGS,
     /** A count out of a known number, such as 7 of 8. */
-    COUNT_OF
+    COUNT_OF,
+    /** In a plan: a count out of the seeds sown in a unit, whose number the plan may still change. */
+    OF_SEEDS,
+    /** In a plan: a count out of the plants of a unit. */
+    OF_PLANTS
 }

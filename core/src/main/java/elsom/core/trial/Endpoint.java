@@ -1,6 +1,7 @@
 package elsom.core.trial;
 
 import elsom.core.quantity.Bounds;
+import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
 
 /**
@@ -34,7 +35,7 @@ public record Endpoint(
         Bounds.number("the lowest value of " + code, lowest, -Bounds.LARGEST, Bounds.LARGEST);
         Bounds.number("the highest value of " + code, highest, -Bounds.LARGEST, Bounds.LARGEST);
         Bounds.count("decimals of " + code, decimals, 0, Bounds.DECIMALS);
-        if (counting == Counting.SINGLE && size != 1) {
+        if (counting != Counting.SUB_READINGS && counting != Counting.COUNT_OF && size != 1) {
             throw new IllegalArgumentException("endpoint " + code + " has an impossible size " + size);
         }
         if (!(lowest < highest)) {
@@ -53,8 +54,34 @@ public record Endpoint(
         return counting == Counting.SUB_READINGS ? size : 1;
     }
 
+    /**
+     * The endpoint as a trial of so many plants and seeds a unit reads it: counts know what they are of.
+     *
+     * @return itself where there is nothing to count among
+     */
+    public Endpoint counted(int plants, int seeds) {
+        int among = counting == Counting.OF_SEEDS ? seeds : counting == Counting.OF_PLANTS ? plants : 0;
+        if (counting != Counting.OF_SEEDS && counting != Counting.OF_PLANTS) {
+            return this;
+        }
+        return among > 0
+                ? new Endpoint(code, name, unit, Counting.COUNT_OF, among, 0, among, 0)
+                : new Endpoint(code, name, unit, Counting.SINGLE, 1, lowest, highest, decimals);
+    }
+
+    /** Whether only whole numbers can be: counted things without decimals. */
+    public boolean whole() {
+        return unit == UnitOfMeasure.COUNT && decimals == 0;
+    }
+
     /** True for a value that can be; false for NaN. */
     public boolean allows(double value) {
-        return value >= lowest && value <= highest;
+        return value >= lowest && value <= highest && (!whole() || value == Math.rint(value));
+    }
+
+    /** What can be, in words: "whole numbers from 0 to 8". */
+    public String allowed() {
+        return (whole() ? "whole numbers from " : "") + Decimals.upTo(lowest, decimals + 2) + " to "
+                + (Decimals.upTo(highest, decimals + 2) + " " + unit.symbol(highest)).strip();
     }
 }

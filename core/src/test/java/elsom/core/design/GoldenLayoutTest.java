@@ -15,8 +15,8 @@ class GoldenLayoutTest {
     @Test
     void aSeedDrawsTheSameOrderOnEveryMachine() {
         List<Integer> numbers = IntStream.range(0, 12).boxed().toList();
-        assertThat(new Lots(4711).shuffled(numbers)).containsExactly(3, 8, 1, 5, 6, 10, 0, 7, 4, 9, 11, 2);
-        assertThat(new Lots(-5).shuffled(numbers)).containsExactly(8, 0, 11, 10, 6, 9, 3, 4, 2, 1, 7, 5);
+        assertThat(new RandomDraw(4711).shuffled(numbers)).containsExactly(3, 8, 1, 5, 6, 10, 0, 7, 4, 9, 11, 2);
+        assertThat(new RandomDraw(-5).shuffled(numbers)).containsExactly(8, 0, 11, 10, 6, 9, 3, 4, 2, 1, 7, 5);
     }
 
     @Test
@@ -29,7 +29,7 @@ class GoldenLayoutTest {
     void everyPlaceIsAsLikelyForEveryItem() {
         int[] first = new int[5];
         for (long seed = 0; seed < 20_000; seed++) {
-            List<Integer> order = new Lots(seed * 31).shuffled(List.of(0, 1, 2, 3, 4));
+            List<Integer> order = new RandomDraw(seed * 31).shuffled(List.of(0, 1, 2, 3, 4));
             assertThat(order).containsExactlyInAnyOrder(0, 1, 2, 3, 4);
             first[order.get(0)]++;
         }

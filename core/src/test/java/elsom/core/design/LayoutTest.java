@@ -23,7 +23,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 class LayoutTest {
-    private static final List<Filling> FOUR = Filling.alike(4, "pot", 400);
+    private static final List<UnitFill> FOUR = UnitFill.alike(4, "pot", 400);
 
     private static Bench bench(int rows, int columns) {
         return Bench.plain(1, "Sill", rows, columns);
@@ -36,12 +36,12 @@ class LayoutTest {
     }
 
     /** Two by two, the first number of a pair being the whole plot. */
-    private static List<Filling> twoByTwo() {
+    private static List<UnitFill> twoByTwo() {
         return List.of(
-                new Filling(1, "pot", 400, 0),
-                new Filling(2, "pot", 400, 0),
-                new Filling(3, "pot", 400, 1),
-                new Filling(4, "pot", 400, 1));
+                new UnitFill(1, "pot", 400, 0),
+                new UnitFill(2, "pot", 400, 0),
+                new UnitFill(3, "pot", 400, 1),
+                new UnitFill(4, "pot", 400, 1));
     }
 
     @ParameterizedTest
@@ -79,7 +79,7 @@ class LayoutTest {
         List<ExperimentalUnit> units = new Layout(
                         LayoutKind.BLOCKS,
                         List.of(bench(4, 5), Bench.plain(2, "Floor", 4, 5)),
-                        Filling.alike(5, "pot", 400),
+                        UnitFill.alike(5, "pot", 400),
                         4,
                         true,
                         11)
@@ -176,7 +176,7 @@ class LayoutTest {
         Layout cramped = new Layout(LayoutKind.BLOCKS, List.of(bench(2, 4)), FOUR, 3, true, 5);
         assertThat(cramped.problem()).hasValueSatisfying(why -> assertThat(why).contains("room for 8 of its 12"));
         assertThatThrownBy(cramped::draw).hasMessageContaining("room for 8");
-        assertThat(new Layout(LayoutKind.BLOCKS, List.of(bench(100, 100)), Filling.alike(24, "pot", 1), 50, true, 1)
+        assertThat(new Layout(LayoutKind.BLOCKS, List.of(bench(100, 100)), UnitFill.alike(24, "pot", 1), 50, true, 1)
                         .problem())
                 .hasValueSatisfying(why -> assertThat(why).contains("1200 units"));
     }
@@ -198,7 +198,7 @@ class LayoutTest {
     @Test
     void sixHundredUnitsAreDrawnInATenthOfASecond() {
         Layout large =
-                new Layout(LayoutKind.BLOCKS, List.of(bench(20, 30)), Filling.alike(24, "cell", 40), 25, true, 1);
+                new Layout(LayoutKind.BLOCKS, List.of(bench(20, 30)), UnitFill.alike(24, "cell", 40), 25, true, 1);
         for (int warm = 0; warm < 5; warm++) {
             large.draw();
         }

@@ -49,7 +49,7 @@ class PlanBoundsTest {
                 refused("a rule", () -> measure.with("x".repeat(241), "", 0, Direction.HIGHER)),
                 refused("a scorer", () -> measure.with("", LONG, 0, Direction.HIGHER)),
                 refused("what matters, endless", () -> question(1e9)),
-                refused("what matters, nothing", () -> question(0)),
+                refused("what matters, less than nothing", () -> question(-1)),
                 refused("what matters, no number", () -> question(Double.NaN)),
                 refused("a level's name", () -> new Factor.Level(LONG, null, false)),
                 refused("a level's amount", () -> new Factor.Level("a", 1e10, false)),

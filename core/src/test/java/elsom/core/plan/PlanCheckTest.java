@@ -4,9 +4,9 @@ import static elsom.core.plan.APlan.doses;
 import static elsom.core.plan.APlan.factor;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.flag.Flag;
 import elsom.core.trial.ControlKind;
 import elsom.core.trial.TreatmentProperty;
-import elsom.core.verdict.Flag;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;

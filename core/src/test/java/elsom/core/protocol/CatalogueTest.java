@@ -2,6 +2,7 @@ package elsom.core.protocol;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.flag.Flag;
 import elsom.core.plan.APlan;
 import elsom.core.plan.Measure;
 import elsom.core.plan.Plan;
@@ -9,12 +10,16 @@ import elsom.core.plan.PlanCheck;
 import elsom.core.plan.PlanEvent;
 import elsom.core.plan.PlanEvents;
 import elsom.core.plan.PlannedLook;
+import elsom.core.results.Evidence;
+import elsom.core.results.Findings;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ProtocolCode;
-import elsom.core.verdict.Flag;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
 import java.time.Duration;
 import java.util.HashSet;
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -132,9 +137,11 @@ class CatalogueTest {
     @ParameterizedTest
     @MethodSource("protocols")
     void findingsOfAnUnmeasuredTrialAreEmptyAndNotAFault(Protocol protocol) {
-        var record = APlan.of(protocol.code().value()).list("as ever", "new").drawn();
-        var started = record.with(record.trial().begun(false));
-        assertThat(protocol.findings(started, java.util.OptionalInt.empty()).units())
-                .isEmpty();
+        Plan plan = APlan.of(protocol.code().value()).list("as ever", "new").plan();
+        TrialRecord record = plan.draw(new TrialId(1));
+        TrialRecord started = record.with(record.trial().begun(false));
+        Findings findings = protocol.findings(Evidence.of(plan, started, OptionalInt.empty()));
+        assertThat(findings.units()).isEmpty();
+        assertThat(findings.answers()).isNotEmpty();
     }
 }

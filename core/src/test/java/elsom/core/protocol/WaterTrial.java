@@ -33,6 +33,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.ToDoubleBiFunction;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /** Builds water-holding trials for tests: says only what the test is about. */
 public final class WaterTrial {
@@ -47,6 +48,7 @@ public final class WaterTrial {
     private List<Duration> times = hours(6, 24, 48, 96);
     private boolean checkDryness;
     private TrialRecord record;
+    private @Nullable Plan plan;
 
     public static WaterTrial aTrial() {
         return new WaterTrial();
@@ -106,10 +108,15 @@ public final class WaterTrial {
         return this;
     }
 
+    public Plan plan() {
+        drawn();
+        return java.util.Objects.requireNonNull(plan);
+    }
+
     public TrialRecord drawn() {
         if (record == null) {
             Plan begun = new WaterHolding().begin("Which holds water?", ZoneOffset.UTC, START, Pots.of(POT), 7);
-            Plan plan = begun.with(Treatments.listed(treatments), begun.pots())
+            plan = begun.with(Treatments.listed(treatments), begun.pots())
                     .with(new Arrangement(
                             LayoutKind.BLOCKS,
                             replicates,

@@ -70,8 +70,16 @@ class DemoData implements SmartInitializingSingleton {
     private final Logbook logbook;
     private final Clock clock;
     private final TransactionOperations transaction;
+    private final DemoGrowth growth;
 
-    DemoData(Trials trials, Plans plans, Logbook logbook, Clock clock, TransactionOperations transaction) {
+    DemoData(
+            Trials trials,
+            Plans plans,
+            Logbook logbook,
+            Clock clock,
+            TransactionOperations transaction,
+            DemoGrowth growth) {
+        this.growth = growth;
         this.trials = trials;
         this.plans = plans;
         this.logbook = logbook;
@@ -88,6 +96,7 @@ class DemoData implements SmartInitializingSingleton {
                 plugPots();
                 DemoPlans.all(clock.instant(), ZoneId.systemDefault())
                         .forEach((name, plan) -> plans.begin(plan, token(name)));
+                growth.fill(new DemoPlans(clock.instant(), ZoneId.systemDefault()), clock.instant());
             });
         }
     }

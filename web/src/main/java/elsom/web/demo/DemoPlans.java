@@ -9,6 +9,7 @@ import elsom.core.plan.FactorKind;
 import elsom.core.plan.Hours;
 import elsom.core.plan.LevelsText;
 import elsom.core.plan.Plan;
+import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Pots;
 import elsom.core.plan.Question;
 import elsom.core.plan.Rules;
@@ -18,6 +19,7 @@ import elsom.core.plan.Treatments;
 import elsom.core.protocol.Protocols;
 import elsom.core.trial.Container;
 import elsom.core.trial.ContainerShape;
+import elsom.core.trial.ControlKind;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Influence;
 import elsom.core.trial.LightMap;
@@ -47,7 +49,7 @@ final class DemoPlans {
     private final Instant now;
     private final ZoneId zone;
 
-    private DemoPlans(Instant now, ZoneId zone) {
+    DemoPlans(Instant now, ZoneId zone) {
         this.now = now;
         this.zone = zone;
     }
@@ -57,8 +59,6 @@ final class DemoPlans {
         DemoPlans demo = new DemoPlans(now, zone);
         Map<String, Plan> plans = new LinkedHashMap<>();
         plans.put("residue", demo.residue());
-        plans.put("wood vinegar", demo.woodVinegar());
-        plans.put("rosemary", demo.rosemary());
         plans.put("brews", demo.brews());
         return plans;
     }
@@ -151,12 +151,12 @@ final class DemoPlans {
     }
 
     /** A drench at six strengths; daily looks at first, the last after ten days. */
-    private Plan woodVinegar() {
+    Plan woodVinegar() {
         Plan plan = begun(
                 "dose-series",
                 "Wood vinegar drench on marigold plugs: what is safe?",
                 "marigold",
-                at(3, 10),
+                at(-11, 10),
                 new Pots(CELL, 0, 1, 0, 0, 0.15, 0.1, 25),
                 4250);
         Factor strength = LevelsText.parse("Wood vinegar", FactorKind.DOSE, "0, 0.25, 0.5, 1, 2, 4 %", "", 0.5, 1.5);
@@ -179,7 +179,7 @@ final class DemoPlans {
                                 plan.schedule().looks(),
                                 plan.schedule().steps(),
                                 weekdays(new Hours.Away(
-                                        LocalDate.ofInstant(at(8, 0), zone), LocalDate.ofInstant(at(8, 0), zone)))));
+                                        LocalDate.ofInstant(at(-6, 0), zone), LocalDate.ofInstant(at(-6, 0), zone)))));
         return asking(
                 series,
                 asks(List.of(), 0, "injury", Direction.HIGHER, 1, false),
@@ -187,12 +187,12 @@ final class DemoPlans {
     }
 
     /** A dip and a medium, each in two levels; a tray of six cuttings is a unit. */
-    private Plan rosemary() {
+    Plan rosemary() {
         Plan plan = begun(
                 "cuttings",
                 "Seaweed dip and medium for rosemary cuttings: what roots more?",
                 "rosemary",
-                at(5, 9),
+                at(-23, 9),
                 new Pots(TRAY, 1500, 6, 0, 0, 0.2, 0.1, 0),
                 2266);
         Plan crossed = plan.with(
@@ -208,6 +208,44 @@ final class DemoPlans {
                 crossed,
                 asks(List.of(3), 1, "rooted", Direction.HIGHER, 25, true),
                 asks(List.of(2), 1, "rooted", Direction.HIGHER, 25, true));
+    }
+
+    /** Watering with digestate liquor of six strengths, for a month. */
+    Plan digestate() {
+        Plan plan = begun(
+                "salinity",
+                "How strong can digestate water be for coriander trays?",
+                "coriander",
+                at(-30, 9),
+                new Pots(TRAY, 1600, 8, 10, 0, 0.2, 0.1, 200),
+                6120);
+        Factor strength =
+                LevelsText.parse("Digestate liquor", FactorKind.DOSE, "0, 5, 10, 20, 40, 60 mL/L", "", null, null);
+        Plan series = plan.with(Treatments.crossed(List.of(strength), "wood fibre", List.of()), plan.pots())
+                .with(in(LayoutKind.BLOCKS, 5, Site.named("Glasshouse bench"), 0, 6120));
+        return asking(
+                series,
+                asks(List.of(), 0, "yield", Direction.LOWER, 15, true),
+                asks(List.of(), 0, "injury", Direction.HIGHER, 1, false));
+    }
+
+    /** One bag of each, as somebody once did it. */
+    Plan threeBags() {
+        Plan plan = begun(
+                "growth",
+                "Copied from an old notebook: which of three bags grows the best plants?",
+                "marigold",
+                at(-60, 9),
+                new Pots(TRAY, 1600, 6, 8, 0, 0.2, 0.1, 0),
+                8108);
+        Plan listed = plan.with(
+                        Treatments.listed(List.of(
+                                PlannedTreatment.of("Bag one", "wood fibre", ControlKind.CONTROL),
+                                PlannedTreatment.of("Bag two", "wood fibre + GW-31", ControlKind.NONE),
+                                PlannedTreatment.of("Bag three", "composted bracken", ControlKind.NONE))),
+                        plan.pots())
+                .with(in(LayoutKind.COMPLETELY_RANDOM, 1, Site.named("Potting bench"), 0, 8108));
+        return asking(listed, asks(List.of(), 0, "fresh-mass", Direction.HIGHER, 10, true));
     }
 
     /** Buckets that start apart and end together, ready to start tomorrow. */

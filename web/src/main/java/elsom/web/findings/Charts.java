@@ -1,16 +1,19 @@
 package elsom.web.findings;
 
+import elsom.core.analysis.Answer;
+import elsom.core.analysis.Comparison;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.results.Composition;
+import elsom.core.results.Course;
+import elsom.core.results.FigureKind;
+import elsom.core.results.GroupKey;
+import elsom.core.results.JudgedQuestion;
 import elsom.core.stats.Interval;
 import elsom.core.trial.TrialRecord;
-import elsom.core.verdict.Course;
-import elsom.core.verdict.FigureKind;
-import elsom.core.verdict.Findings;
-import elsom.core.verdict.GroupKey;
-import elsom.core.verdict.Portions;
 import elsom.web.kit.Json;
 import elsom.web.kit.Swatch;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -44,17 +47,80 @@ final class Charts {
 
     record Bar(Swatch swatch, List<Part> parts, String remark) {}
 
-    record Part(Portions.Kind kind, String label, double percent) {}
+    record Part(Composition.Kind kind, String label, double percent) {}
+
+    record ContrastChart(String label, String unit, List<Contrast> rows) {}
+
+    record Contrast(
+            Swatch swatch,
+            String comparator,
+            @Nullable Double difference,
+            @Nullable Double low,
+            @Nullable Double high,
+            @Nullable Double margin,
+            Answer answer) {}
+
+    record InteractionChart(String label, String unit, List<String> across, List<CellLine> lines) {}
+
+    record CellLine(String name, List<Cell> means) {}
+
+    record Cell(@Nullable Double value) {}
+
+    private static double factor(FigureKind kind) {
+        return kind.unit() == UnitOfMeasure.FRACTION ? 100 : 1;
+    }
+
+    static String contrasts(TrialRecord record, JudgedQuestion question) {
+        double factor = factor(question.kind());
+        return Json.of(new ContrastChart(
+                question.kind().label(),
+                question.kind().unit() == UnitOfMeasure.FRACTION
+                        ? "points"
+                        : question.kind().unitSymbol(),
+                question.judgement().comparisons().stream()
+                        .filter(c -> c.interval().isPresent())
+                        .map(c -> contrast(record, question, c, factor))
+                        .toList()));
+    }
+
+    private static Contrast contrast(TrialRecord record, JudgedQuestion question, Comparison c, double factor) {
+        Interval interval = c.interval().orElseThrow();
+        return new Contrast(
+                Swatch.of(record.treatment(c.treatment() + 1)),
+                question.name(c.comparator()),
+                finite(c.difference() * factor),
+                finite(interval.low() * factor),
+                finite(interval.high() * factor),
+                c.margin().isPresent() ? c.margin().getAsDouble() * factor : null,
+                c.answer());
+    }
+
+    private static @Nullable Double finite(double value) {
+        return Double.isFinite(value) ? value : null;
+    }
+
+    static CellLine cells(FigureKind kind, String name, List<Optional<Double>> means) {
+        return new CellLine(
+                name,
+                means.stream()
+                        .map(mean ->
+                                new Cell(mean.map(value -> value * factor(kind)).orElse(null)))
+                        .toList());
+    }
+
+    static String interaction(FigureKind kind, List<String> across, List<CellLine> lines) {
+        return Json.of(new InteractionChart(kind.label(), kind.unitSymbol(), across, lines));
+    }
 
     static String course(TrialRecord record, Course course) {
         FigureKind kind = course.kind();
-        double factor = kind.unit() == UnitOfMeasure.FRACTION ? 100 : 1;
-        List<Line> lines = course.lines().stream()
-                .filter(line -> !line.points().isEmpty())
-                .map(line -> line(record, line, factor))
-                .toList();
-        String label = kind.unit() == UnitOfMeasure.FRACTION ? "water by volume" : "weight with container";
-        return Json.of(new CourseChart(label, kind.unitSymbol(), lines));
+        return Json.of(new CourseChart(
+                kind.label().toLowerCase(Locale.ROOT),
+                kind.unitSymbol(),
+                course.lines().stream()
+                        .filter(line -> !line.points().isEmpty())
+                        .map(line -> line(record, line, factor(kind)))
+                        .toList()));
     }
 
     private static Line line(TrialRecord record, Course.Line line, double factor) {
@@ -91,14 +157,14 @@ final class Charts {
         return Swatch.of(record.treatment(group.treatment()));
     }
 
-    static String portions(TrialRecord record, Findings.BenchFindings bench) {
-        return Json.of(new Bars(bench.portions().stream()
-                .map(portions -> new Bar(
-                        swatch(record, portions.group()),
-                        portions.parts().stream()
+    static String volumes(TrialRecord record, List<Composition> compositions) {
+        return Json.of(new Bars(compositions.stream()
+                .map(composition -> new Bar(
+                        swatch(record, composition.group()),
+                        composition.parts().stream()
                                 .map(part -> new Part(part.kind(), part.kind().label(), part.fraction() * 100))
                                 .toList(),
-                        portions.remark()))
+                        composition.remark()))
                 .toList()));
     }
 }

@@ -1,11 +1,11 @@
 package elsom.web.findings;
 
+import elsom.core.results.FigureKind;
+import elsom.core.results.Findings;
+import elsom.core.results.GroupKey;
+import elsom.core.results.UnitResult;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import elsom.core.verdict.FigureKind;
-import elsom.core.verdict.Findings;
-import elsom.core.verdict.GroupKey;
-import elsom.core.verdict.UnitResult;
 import elsom.web.kit.ClosedPage;
 import elsom.web.kit.TrialHeader;
 import elsom.web.platform.NotFound;

@@ -1,12 +1,12 @@
 package elsom.web.findings;
 
+import elsom.core.results.FigureKind;
+import elsom.core.results.Findings;
+import elsom.core.results.Section;
+import elsom.core.results.UnitResult;
 import elsom.core.trial.Look;
 import elsom.core.trial.TrialRecord;
-import elsom.core.verdict.FigureKind;
-import elsom.core.verdict.Findings;
-import elsom.core.verdict.UnitResult;
-import elsom.web.findings.FindingsPage.Links;
-import elsom.web.findings.FindingsPage.Shown;
+import elsom.web.findings.SectionView.Shown;
 import elsom.web.kit.BenchMap;
 import elsom.web.kit.Swatch;
 import elsom.web.kit.TrialHeader;
@@ -34,9 +34,7 @@ record UnitsPage(
         List<FigureKind> columns = findings.kinds().stream()
                 .filter(kind -> here.stream().anyMatch(unit -> unit.figure(kind).isPresent()))
                 .toList();
-        Optional<FigureKind> ranked = findings.benches().get(bench - 1).rankings().stream()
-                .map(ranking -> ranking.kind())
-                .findFirst();
+        Optional<FigureKind> ranked = asked(findings, columns);
         String look = record.look(findings.comparedAt()).map(Look::name).orElse("");
         return new UnitsPage(
                 TrialHeader.of(record, now, TrialHeader.Step.FINDINGS, findings.comparedAt()),
@@ -46,6 +44,16 @@ record UnitsPage(
                 columns,
                 here.stream().map(unit -> line(record, unit, columns, links)).toList(),
                 links.view(bench, findings.comparedAt()));
+    }
+
+    /** What is asked about first, else the first column. */
+    private static Optional<FigureKind> asked(Findings findings, List<FigureKind> columns) {
+        return findings.sections(Section.Contrasts.class).stream()
+                .flatMap(contrasts -> columns.stream()
+                        .filter(kind ->
+                                kind.code().equals(contrasts.question().kind().code())))
+                .findFirst()
+                .or(() -> columns.stream().findFirst());
     }
 
     private static BenchMap.Face face(Findings findings, String code, Optional<FigureKind> ranked, Links links) {

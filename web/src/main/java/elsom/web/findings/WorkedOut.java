@@ -3,8 +3,10 @@ package elsom.web.findings;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import elsom.core.protocol.Protocols;
+import elsom.core.results.Evidence;
+import elsom.core.results.Findings;
 import elsom.core.trial.TrialRecord;
-import elsom.core.verdict.Findings;
+import elsom.web.trial.Plans;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.concurrent.ConcurrentHashMap;
@@ -15,13 +17,18 @@ import org.springframework.stereotype.Component;
 public class WorkedOut {
     private static final int MOST = 60;
 
+    private final Plans plans;
     private final Cache<TrialRecord, Map<Integer, Findings>> kept =
             Caffeine.newBuilder().weakKeys().maximumSize(MOST).build();
+
+    WorkedOut(Plans plans) {
+        this.plans = plans;
+    }
 
     /**
      * The findings of a trial as it stands.
      *
-     * @param compareAt the look to compare at; empty for the protocol's choice
+     * @param compareAt the look to compare at; empty for the last that is complete
      */
     public Findings of(TrialRecord record, OptionalInt compareAt) {
         return kept.get(record, fresh -> new ConcurrentHashMap<>())
@@ -29,6 +36,9 @@ public class WorkedOut {
                         compareAt.orElse(0),
                         look -> Protocols.find(record.trial().protocol())
                                 .orElseThrow()
-                                .findings(record, look == 0 ? OptionalInt.empty() : OptionalInt.of(look)));
+                                .findings(Evidence.of(
+                                        plans.plan(record.trial().id()),
+                                        record,
+                                        look == 0 ? OptionalInt.empty() : OptionalInt.of(look))));
     }
 }

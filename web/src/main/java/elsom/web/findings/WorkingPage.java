@@ -1,11 +1,11 @@
 package elsom.web.findings;
 
+import elsom.core.results.Figure;
+import elsom.core.results.FigureKind;
+import elsom.core.results.Findings;
+import elsom.core.results.GroupFigure;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
-import elsom.core.verdict.Figure;
-import elsom.core.verdict.FigureKind;
-import elsom.core.verdict.Findings;
-import elsom.core.verdict.GroupFigure;
 import elsom.core.working.Term;
 import elsom.core.working.Working;
 import elsom.web.kit.TrialHeader;

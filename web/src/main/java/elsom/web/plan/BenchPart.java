@@ -26,7 +26,7 @@ final class BenchPart implements Part {
     @Override
     public Form of(Plan plan) {
         Arrangement a = plan.arrangement();
-        Form.Filling filling = new Form.Filling()
+        Form.UnitFill filling = new Form.UnitFill()
                 .put("kind", a.kind())
                 .put("spread", a.everySite() ? "every" : "share")
                 .put("wholePlot", a.wholePlotFactor())

@@ -38,7 +38,7 @@ final class DatesPart implements Part {
     @Override
     public Form of(Plan plan) {
         Schedule s = plan.schedule();
-        Form.Filling filling = new Form.Filling()
+        Form.UnitFill filling = new Form.UnitFill()
                 .put("zone", s.zone())
                 .put("mode", s.endsTogether() ? "end" : "start")
                 .put("start", local(s.start(), s.zone()))

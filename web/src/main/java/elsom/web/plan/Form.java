@@ -42,19 +42,19 @@ public final class Form {
     }
 
     /** Fills a form from what is stored. */
-    static final class Filling {
+    static final class UnitFill {
         private final Map<String, String> typed = new LinkedHashMap<>();
 
-        Filling put(String name, Object value) {
+        UnitFill put(String name, Object value) {
             typed.put(name, value.toString());
             return this;
         }
 
-        Filling put(String list, int line, String field, Object value) {
+        UnitFill put(String list, int line, String field, Object value) {
             return put(name(list, line, field), value);
         }
 
-        Filling tick(String name, boolean ticked) {
+        UnitFill tick(String name, boolean ticked) {
             if (ticked) {
                 typed.put(name, "true");
             }

@@ -54,7 +54,7 @@ class NewTrialController {
 
     @GetMapping("/trials/new")
     String ask(Model model) {
-        Form form = new Form.Filling()
+        Form form = new Form.UnitFill()
                 .put("protocol", Protocols.all().get(0).code())
                 .form();
         model.addAttribute("page", new NewTrialPage(form, new Problems(), Protocols.all(), UUID.randomUUID()));

@@ -1,5 +1,6 @@
 package elsom.web.plan;
 
+import elsom.core.flag.Flag;
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
@@ -10,7 +11,6 @@ import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.TrialRecord;
-import elsom.core.verdict.Flag;
 import elsom.web.kit.BenchMap;
 import elsom.web.kit.Swatch;
 import elsom.web.kit.Times;

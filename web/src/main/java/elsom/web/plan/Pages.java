@@ -1,6 +1,7 @@
 package elsom.web.plan;
 
 import elsom.core.design.LayoutKind;
+import elsom.core.flag.Flag;
 import elsom.core.plan.Factor;
 import elsom.core.plan.Measure;
 import elsom.core.plan.Plan;
@@ -15,7 +16,6 @@ import elsom.core.trial.Texture;
 import elsom.core.trial.Tint;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.TreatmentProperty;
-import elsom.core.verdict.Flag;
 import elsom.web.kit.Swatch;
 import java.util.ArrayList;
 import java.util.List;

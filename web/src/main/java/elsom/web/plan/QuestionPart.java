@@ -33,7 +33,7 @@ final class QuestionPart implements Part {
 
     @Override
     public Form of(Plan plan) {
-        Form.Filling filling = new Form.Filling()
+        Form.UnitFill filling = new Form.UnitFill()
                 .put("question", plan.question())
                 .put("crop", plan.asked().crop());
         List<Question> questions = plan.asked().questions();

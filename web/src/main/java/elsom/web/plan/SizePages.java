@@ -1,7 +1,7 @@
 package elsom.web.plan;
 
+import elsom.core.plan.DetectableTable;
 import elsom.core.plan.Measure;
-import elsom.core.plan.Outlook;
 import elsom.core.plan.PastScatter;
 import elsom.core.plan.Plan;
 import elsom.core.quantity.Decimals;
@@ -46,8 +46,8 @@ final class SizePages {
             Measure measure = chosen(plan, form);
             Optional<PastScatter> scatter =
                     PastScatter.of(past, measure.endpoint().code());
-            boolean scored = Outlook.scored(measure);
-            double usual = Outlook.scatter(measure, scatter);
+            boolean scored = DetectableTable.scored(measure);
+            double usual = DetectableTable.scatter(measure, scatter);
             double typed = problems.amount(
                     "cv",
                     form.text("cv"),
@@ -68,9 +68,9 @@ final class SizePages {
                     "What the control usually reads, above 0. Accepted: 12 "
                             + measure.endpoint().unit().symbol() + ".");
             int replicates = plan.arrangement().replicates();
-            Outlook outlook =
-                    Outlook.of(plan, measure, cv, mean > 0 ? OptionalDouble.of(mean) : OptionalDouble.empty());
-            var working = Outlook.sizing(plan, cv).working(replicates);
+            DetectableTable outlook =
+                    DetectableTable.of(plan, measure, cv, mean > 0 ? OptionalDouble.of(mean) : OptionalDouble.empty());
+            var working = DetectableTable.sizing(plan, cv).working(replicates);
             return new SizePreview(
                     measure.endpoint().code().value(),
                     scored ? outlook.shown(cv) + " between units" : Decimals.upTo(cv * 100, 1) + " % between units",
@@ -127,7 +127,7 @@ final class SizePages {
             String medium,
             String seeds,
             String minutes) {
-        static SizeLine of(Outlook outlook, Outlook.Row row, int replicates) {
+        static SizeLine of(DetectableTable outlook, DetectableTable.Row row, int replicates) {
             return new SizeLine(
                     row.replicates(),
                     row.replicates() == replicates,
@@ -143,9 +143,9 @@ final class SizePages {
 
     /** The curve of what can be seen. */
     public record SizeChart(List<SizePoint> points, int here, double matters, String unit, String mattersText) {
-        static SizeChart of(Outlook outlook, int here) {
+        static SizeChart of(DetectableTable outlook, int here) {
             OptionalDouble matters = outlook.matters();
-            boolean scored = Outlook.scored(outlook.measure());
+            boolean scored = DetectableTable.scored(outlook.measure());
             return new SizeChart(
                     outlook.rows().stream()
                             .filter(row -> !Double.isInfinite(row.detectable()))

@@ -7,7 +7,7 @@ import elsom.core.plan.Plan;
 final class SizePart implements Part {
     @Override
     public Form of(Plan plan) {
-        return new Form.Filling()
+        return new Form.UnitFill()
                 .put("replicates", plan.arrangement().replicates())
                 .form();
     }

@@ -46,7 +46,7 @@ final class TreatmentsPart implements Part {
     public Form of(Plan plan) {
         Treatments treatments = plan.treatments();
         Pots pots = plan.pots();
-        Form.Filling filling = new Form.Filling()
+        Form.UnitFill filling = new Form.UnitFill()
                 .put("as", treatments.factorial() ? AS_GRID : "list")
                 .put("base", treatments.base())
                 .put("container", pots.container().name())
@@ -75,7 +75,7 @@ final class TreatmentsPart implements Part {
         return filling.form();
     }
 
-    private static void line(Form.Filling filling, int i, PlannedTreatment t) {
+    private static void line(Form.UnitFill filling, int i, PlannedTreatment t) {
         filling.put(LIST, i, "name", t.name())
                 .put(LIST, i, "mix", t.mix().equals(t.name()) ? "" : t.mix())
                 .put(LIST, i, "kind", t.kind())

@@ -2,8 +2,9 @@ package elsom.web.report;
 
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Plan;
-import elsom.core.protocol.WaterHolding;
+import elsom.core.protocol.Protocols;
 import elsom.core.quantity.Decimals;
+import elsom.core.results.Findings;
 import elsom.core.trial.Bench;
 import elsom.core.trial.Container;
 import elsom.core.trial.Look;
@@ -11,7 +12,6 @@ import elsom.core.trial.Mishap;
 import elsom.core.trial.Reading;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
-import elsom.core.verdict.Findings;
 import elsom.web.findings.FindingsPage;
 import elsom.web.kit.Times;
 import elsom.web.kit.TrialHeader;
@@ -70,17 +70,24 @@ record ReportPage(
         method.add("Containers: " + fills + ".");
         method.add("Started " + starts(record, plan) + "; looks: "
                 + record.looks().stream().map(Look::name).collect(Collectors.joining(", ")) + ".");
-        if (record.endpoints().stream().anyMatch(endpoint -> endpoint.code().equals(WaterHolding.WET))) {
-            method.add("Due for water at " + Decimals.percent(record.trial().refillFraction(), 0)
-                    + " % of the water held after draining. Watering: "
-                    + record.trial().watering().label().toLowerCase(Locale.ROOT) + ".");
-        }
+        method.addAll(Protocols.find(record.trial().protocol()).orElseThrow().settings(record));
+        margins(plan).forEach(method::add);
         plan.asked().measures().stream()
                 .filter(measure -> !measure.rule().isEmpty())
                 .map(measure -> measure.endpoint().name() + ": " + measure.rule()
                         + (measure.scorer().isEmpty() ? "" : "; by " + measure.scorer()) + ".")
                 .forEach(method::add);
         return method;
+    }
+
+    /** What was asked, each with what would matter. */
+    private static List<String> margins(Plan plan) {
+        return plan.asked().questions().stream()
+                .map(question -> "Asked"
+                        + (question.stated().label().isEmpty()
+                                ? ""
+                                : ", " + question.stated().label()) + ": " + question.sentence(plan))
+                .toList();
     }
 
     /** One time for all, or the time of each group of treatments. */

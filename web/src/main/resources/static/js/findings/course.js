@@ -1,5 +1,5 @@
-// Water against time, a small chart for each treatment on the same scales: every unit a point, the mean a line,
-// the refill line and when it is crossed.
+// A figure against time, a small chart for each treatment on the same scales: every unit a point, the mean a line, and
+// the level that matters with when it is crossed, where there is one.
 
 import { drawing, timeTicks, days, numbersTable } from '../kit/chart.js';
 
@@ -14,9 +14,9 @@ const FOOT = 34;
 /** What a chart says, for those who can't see it. */
 export function saysCourse(chart) {
   return chart.lines
-    .map(({ swatch, means, crossing }) => {
+    .map(({ swatch, means, threshold, crossing }) => {
       const last = means.at(-1);
-      const when = crossing ? `, under its refill weight after ${days(crossing.hours)} days` : ', not yet under its refill weight';
+      const when = threshold === undefined ? '' : crossing ? `, under its refill weight after ${days(crossing.hours)} days` : ', not yet under its refill weight';
       return `${swatch.name}: ${last.value.toFixed(1)} ${chart.unit} at ${last.look}${when}`;
     })
     .join('. ');
@@ -29,9 +29,10 @@ export function drawCourse(place, chart) {
   const wide = (wideAll - LEFT - 14 - GAP * (columns - 1)) / columns;
   const svg = drawing(place, wideAll, rows * (TOP + HIGH + FOOT), `${chart.label}. ${saysCourse(chart)}`);
   const lastHour = d3.max(chart.lines, (line) => d3.max(line.points, (p) => p.hours)) || 1;
-  const top = d3.max(chart.lines, (line) => d3.max(line.points, (p) => p.value));
-  const x = d3.scaleLinear().domain([0, lastHour]).range([0, wide]);
-  const y = d3.scaleLinear().domain([0, top]).nice(4).range([HIGH, 0]);
+  const top = d3.max(chart.lines, (line) => d3.max(line.points, (p) => p.value)) || 1;
+  const bottom = Math.min(0, d3.min(chart.lines, (line) => d3.min(line.points, (p) => p.value)));
+  const x = d3.scaleLinear().domain([Math.min(0, d3.min(chart.lines, (line) => d3.min(line.points, (p) => p.hours))), lastHour]).range([0, wide]);
+  const y = d3.scaleLinear().domain([bottom, top]).nice(4).range([HIGH, 0]);
   chart.lines.forEach((line, i) => {
     const panel = svg.append('g')
       .attr('class', `tint-${line.swatch.tint}`)
@@ -66,6 +67,7 @@ function panelOf(panel, line, x, y, wide, unit, lastHour) {
 }
 
 function crossing(panel, line, x, y, wide, lastHour) {
+  if (line.threshold === undefined) return;
   const cross = line.crossing;
   const label = panel.append('text').attr('class', 'says').attr('x', wide).attr('text-anchor', 'end').attr('y', 12);
   if (!cross) {
@@ -83,18 +85,18 @@ function crossing(panel, line, x, y, wide, lastHour) {
 }
 
 export function courseTable(chart) {
+  const crossed = chart.lines.some((line) => line.threshold !== undefined);
   const looks = [...new Map(chart.lines.flatMap((line) => line.means).sort((a, b) => a.hours - b.hours).map((m) => [m.look, m])).keys()];
   return numbersTable(
     `${chart.label}, ${chart.unit}: mean (n)`,
-    ['Treatment', ...looks, 'refill line', 'due after, days'],
+    ['Treatment', ...looks, ...(crossed ? ['refill line', 'due after, days'] : [])],
     chart.lines.map((line) => [
       line.swatch.name,
       ...looks.map((look) => {
         const mean = line.means.find((m) => m.look === look);
         return mean ? `${mean.value.toFixed(1)} (${mean.n})` : '–';
       }),
-      line.threshold?.toFixed(1) ?? '–',
-      line.crossing ? days(line.crossing.hours) : '–',
+      ...(crossed ? [line.threshold?.toFixed(1) ?? '–', line.crossing ? days(line.crossing.hours) : '–'] : []),
     ]),
   );
 }

@@ -1,44 +1,72 @@
 // The findings page: draws its charts, swaps chart and table, opens the working of a number.
 
 import { typing } from '../kit/frame.js';
+import { drawContrasts } from './contrasts.js';
 import { drawCourse, courseTable } from './course.js';
-import { drawPortions } from './portions.js';
+import { oneStop } from './grid.js';
+import { drawInteraction } from './interaction.js';
+import { drawVolumes } from './volumes.js';
 
-const courses = [...document.querySelectorAll('[data-course-chart]')];
-courses.forEach((place) => {
-  const chart = JSON.parse(place.dataset.courseChart);
-  const drawn = document.createElement('div');
-  const table = document.createElement('div');
-  table.className = 'scroll';
-  table.tabIndex = 0;
-  table.setAttribute('role', 'region');
-  table.setAttribute('aria-label', 'Numbers of the chart');
-  table.hidden = true;
-  place.append(drawn, table);
-  drawCourse(drawn, chart);
-  table.append(courseTable(chart));
-});
-document.querySelectorAll('[data-portions]').forEach((place) => drawPortions(place, JSON.parse(place.dataset.portions)));
+document.querySelectorAll('.no-script').forEach((words) => words.remove());
 
-const switches = [...document.querySelectorAll('[data-course]')];
-switches.forEach((button) =>
-  button.addEventListener('click', () => {
-    switches.forEach((one) => one.setAttribute('aria-pressed', one === button));
-    courses.forEach((place, i) => { place.hidden = String(i) !== button.dataset.course; });
-  }));
-
-const tableSwitch = document.querySelector('[data-table]');
-function swapTable() {
-  const on = tableSwitch.getAttribute('aria-pressed') !== 'true';
-  tableSwitch.setAttribute('aria-pressed', on);
-  courses.forEach((place) => {
-    place.children[0].hidden = on;
-    place.children[1].hidden = !on;
+/** Draws what each place holds, as wide as the place is; again when that changes by much. */
+function drawEach(attribute, draw) {
+  document.querySelectorAll(`[data-${attribute}]`).forEach((place) => {
+    draw(place, JSON.parse(place.dataset[attribute]));
   });
 }
-tableSwitch?.addEventListener('click', swapTable);
+drawEach('contrasts', drawContrasts);
+drawEach('interaction', drawInteraction);
+drawEach('portions', drawVolumes);
+document.querySelectorAll('[data-grid]').forEach(oneStop);
+
+const courseSections = [...document.querySelectorAll('.courses, .report')].map((section) => {
+  const courses = [...section.querySelectorAll('[data-course-chart]')];
+  const drawn = courses.map((place) => {
+    const chart = JSON.parse(place.dataset.courseChart);
+    const picture = document.createElement('div');
+    const table = document.createElement('div');
+    table.className = 'scroll';
+    table.tabIndex = 0;
+    table.setAttribute('role', 'region');
+    table.setAttribute('aria-label', `Numbers of the chart: ${chart.label}`);
+    table.hidden = true;
+    place.append(picture, table);
+    table.append(courseTable(chart));
+    return { place, picture, table, chart, done: false };
+  });
+  // A hidden place has no width to draw in: it is drawn when it is first shown.
+  const show = (one) => {
+    if (!one.done && !one.place.hidden) {
+      one.done = true;
+      drawCourse(one.picture, one.chart);
+    }
+  };
+  drawn.forEach(show);
+  const switches = [...section.querySelectorAll('[data-course]')];
+  switches.forEach((button) =>
+    button.addEventListener('click', () => {
+      switches.forEach((one) => one.setAttribute('aria-pressed', one === button));
+      drawn.forEach((one, i) => {
+        one.place.hidden = String(i) !== button.dataset.course;
+        show(one);
+      });
+    }));
+  const tableSwitch = section.querySelector('[data-table]');
+  const swap = () => {
+    const on = tableSwitch.getAttribute('aria-pressed') !== 'true';
+    tableSwitch.setAttribute('aria-pressed', on);
+    drawn.forEach((one) => {
+      one.picture.hidden = on;
+      one.table.hidden = !on;
+    });
+  };
+  tableSwitch?.addEventListener('click', swap);
+  return tableSwitch ? swap : null;
+}).filter(Boolean);
+
 document.addEventListener('keydown', (event) => {
-  if (event.key === 'n' && tableSwitch && !typing(event.target) && !event.ctrlKey && !event.metaKey && !document.querySelector('dialog[open]')) swapTable();
+  if (event.key === 'n' && !typing(event.target) && !event.ctrlKey && !event.metaKey && !document.querySelector('dialog[open]')) courseSections.forEach((swap) => swap());
 });
 
 /** A part of another page of this trial; goes to that page when it can't be had. */

@@ -2,12 +2,12 @@ package elsom.web.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.flag.Flag;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanCheck;
 import elsom.core.plan.PlanEvent;
 import elsom.core.plan.PlanEvents;
 import elsom.core.trial.TrialId;
-import elsom.core.verdict.Flag;
 import elsom.web.trial.PlanJson;
 import java.time.Instant;
 import java.time.ZoneId;

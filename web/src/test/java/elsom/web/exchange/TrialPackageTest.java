@@ -10,6 +10,7 @@ import elsom.core.plan.Rules;
 import elsom.core.plan.Treatments;
 import elsom.core.protocol.Protocols;
 import elsom.core.protocol.WaterHolding;
+import elsom.core.results.Evidence;
 import elsom.core.trial.Container;
 import elsom.core.trial.ControlKind;
 import elsom.core.trial.TrialId;
@@ -99,8 +100,9 @@ class TrialPackageTest {
         assertThat(back.units()).isEqualTo(record.units());
         assertThat(back.readings()).isEqualTo(record.readings());
         assertThat(back.mishaps()).isEqualTo(record.mishaps());
-        assertThat(new WaterHolding().findings(back, OptionalInt.empty()))
-                .isEqualTo(new WaterHolding().findings(record, OptionalInt.empty()));
+        Plan plan = ExchangeFixture.plan();
+        assertThat(new WaterHolding().findings(Evidence.of(plan, back, OptionalInt.empty())))
+                .isEqualTo(new WaterHolding().findings(Evidence.of(plan, record, OptionalInt.empty())));
     }
 
     @Test

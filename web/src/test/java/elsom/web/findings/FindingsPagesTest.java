@@ -3,12 +3,14 @@ package elsom.web.findings;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.plan.Measured;
+import elsom.core.plan.Plan;
 import elsom.core.protocol.Protocols;
+import elsom.core.results.Evidence;
+import elsom.core.results.FigureKind;
+import elsom.core.results.Findings;
+import elsom.core.results.UnitResult;
 import elsom.core.trial.Look;
 import elsom.core.trial.TrialRecord;
-import elsom.core.verdict.FigureKind;
-import elsom.core.verdict.Findings;
-import elsom.core.verdict.UnitResult;
 import elsom.web.GrowthPlan;
 import elsom.web.exchange.ExchangeFixture;
 import elsom.web.kit.BenchMap;
@@ -25,7 +27,21 @@ class FindingsPagesTest {
     private final Measured growth = Measured.started(GrowthPlan.plan());
 
     private static Findings found(TrialRecord record) {
-        return Protocols.find(record.trial().protocol()).orElseThrow().findings(record, OptionalInt.empty());
+        return found(GrowthPlan.plan(), record);
+    }
+
+    private static Findings found(Plan plan, TrialRecord record) {
+        return Protocols.find(record.trial().protocol())
+                .orElseThrow()
+                .findings(Evidence.of(plan, record, OptionalInt.empty()));
+    }
+
+    private static <S extends SectionView> S only(FindingsPage page, Class<S> kind) {
+        return page.sections().stream()
+                .filter(kind::isInstance)
+                .map(kind::cast)
+                .findFirst()
+                .orElseThrow();
     }
 
     private static FindingsPage page(TrialRecord record) {
@@ -44,41 +60,45 @@ class FindingsPagesTest {
     void figuresStandWithTheirScatterAndTheirUnits() {
         FindingsPage page = page(heights());
         assertThat(page.anything()).isTrue();
-        assertThat(page.columns()).extracting(FigureKind::code).containsExactly("height");
-        assertThat(page.groups()).extracting(FindingsPage.GroupLine::n).containsExactly("3", "3", "3", "1 of 3");
-        FindingsPage.Shown control = page.groups().get(0).figures().get(0);
-        assertThat(control.number()).isEqualTo("11.0");
-        assertThat(control.scatter()).isEqualTo("± 1.0");
+        SectionView.Figures figures = only(page, SectionView.Figures.class);
+        assertThat(figures.columns()).extracting(FigureKind::code).containsExactly("height");
+        assertThat(figures.rows())
+                .extracting(SectionView.Figures.TreatmentRow::n)
+                .containsExactly("3", "3", "3", "1 of 3");
+        SectionView.Shown control = figures.rows().get(0).figures().get(0);
+        assertThat(control.number()).isEqualTo("11.00");
+        assertThat(control.scatter()).isEqualTo("± 1.00");
         assertThat(control.href()).endsWith("/working?kind=height&at=2&bench=1&treatment=1");
-        assertThat(page.groups().get(3).figures().get(0).scatter()).isEqualTo("one unit");
+        assertThat(figures.rows().get(3).figures().get(0).scatter()).isEqualTo("one unit");
     }
 
     @Test
-    void theRankFollowsTheFirstEndpointOfTheLook() {
+    void answersNameTheComparisonTheIntervalAndTheLook() {
         FindingsPage page = page(heights());
-        assertThat(page.rankedBy()).isEqualTo("Rank by height");
-        assertThat(page.rankings()).singleElement().satisfies(table -> {
-            assertThat(table.title()).isEqualTo("All");
-            assertThat(table.lines()).extracting(FindingsPage.RankLine::place).containsExactly("1", "2", "3=", "3=");
-            assertThat(table.lines().get(0).value()).isEqualTo("16.0 cm");
+        assertThat(page.answers().get(0).verdict().sentence()).contains("at day 14");
+        SectionView.Contrasts contrasts = only(page, SectionView.Contrasts.class);
+        assertThat(contrasts.rows()).isNotEmpty().allSatisfy(row -> {
+            assertThat(row.interval()).contains(" to ").endsWith("cm");
+            assertThat(row.p()).matches("(< )?[01]\\.\\d+");
         });
-        assertThat(page.comparedName()).isEqualTo("day 14");
+        assertThat(contrasts.data()).contains("\"low\"", "\"high\"");
     }
 
     @Test
-    void verdictsCompareEveryTreatmentWithTheControl() {
-        assertThat(page(heights()).verdicts())
-                .hasSize(3)
-                .anyMatch(verdict -> verdict.sentence().startsWith("Height in seaweed · leaf mould is above"))
-                .anyMatch(verdict -> verdict.sentence().startsWith("Can't tell yet about height in seaweed · wood"));
+    void placesAreSharedByWhatCanNotBeParted() {
+        SectionView.Ranked ranked = only(page(heights()), SectionView.Ranked.class);
+        assertThat(ranked.rows())
+                .extracting(SectionView.Ranked.Placed::place)
+                .allMatch(place -> place.matches("\\d(–\\d)?"));
+        assertThat(ranked.rows().get(0).mean()).isEqualTo("16.00 cm");
     }
 
     @Test
     void nothingIsShownOfATrialThatWasNotMeasured() {
         FindingsPage page = page(growth.record());
         assertThat(page.anything()).isFalse();
-        assertThat(page.groups()).isEmpty();
-        assertThat(page.rankings()).isEmpty();
+        assertThat(page.sections()).isEmpty();
+        assertThat(page.answers()).hasSize(1);
     }
 
     @Test
@@ -130,13 +150,16 @@ class FindingsPagesTest {
     @Test
     void aWaterTrialCanBeComparedAtEachOfItsWeighings() {
         TrialRecord record = ExchangeFixture.measured();
-        FindingsPage page = FindingsPage.of(record, found(record), 1, TrialHeader.Step.FINDINGS, ExchangeFixture.START);
+        Findings found = found(ExchangeFixture.plan(), record);
+        FindingsPage page = FindingsPage.of(record, found, 1, TrialHeader.Step.FINDINGS, ExchangeFixture.START);
         assertThat(page.looks())
                 .extracting(FindingsPage.Choice::label)
                 .containsExactly("drained", "24 h", "day 2", "day 4");
         assertThat(page.looks()).filteredOn(FindingsPage.Choice::here).hasSize(1);
-        assertThat(page.courses()).extracting(FindingsPage.Chart::title).contains("Water by volume", "Weight");
-        assertThat(page.portions()).isNotEmpty();
+        assertThat(only(page, SectionView.Courses.class).charts())
+                .extracting(SectionView.Courses.Chart::title)
+                .contains("Still held", "Weight");
+        assertThat(only(page, SectionView.Volumes.class).data()).isNotEmpty();
         assertThat(page.benches())
                 .singleElement()
                 .satisfies(choice -> assertThat(choice.here()).isTrue());

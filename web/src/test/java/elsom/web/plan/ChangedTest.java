@@ -8,13 +8,13 @@ import org.junit.jupiter.api.Test;
 class ChangedTest {
     private final Problems problems = new Problems();
 
-    private void compare(Map<String, String[]> typed, Form.Filling now) {
+    private void compare(Map<String, String[]> typed, Form.UnitFill now) {
         Changed.meanwhile(Form.sent(typed), now.form(), problems);
     }
 
     @Test
     void aFieldThatDiffersShowsBothVersions() {
-        compare(Map.of("crop", new String[] {"pea"}), new Form.Filling().put("crop", "bean"));
+        compare(Map.of("crop", new String[] {"pea"}), new Form.UnitFill().put("crop", "bean"));
         assertThat(problems.of("crop")).isEqualTo("Kept now: “bean”. Yours: “pea”.");
         assertThat(problems.of("form")).contains("still below");
     }
@@ -23,7 +23,7 @@ class ChangedTest {
     void spacesAndFieldsThatAreAlikeAreNotMentioned() {
         compare(
                 Map.of("crop", new String[] {"pea"}, "levels", new String[] {"a,  b\r\nc"}),
-                new Form.Filling().put("crop", "pea").put("levels", "a, b\nc"));
+                new Form.UnitFill().put("crop", "pea").put("levels", "a, b\nc"));
         assertThat(problems.all()).containsOnlyKeys("form");
     }
 
@@ -36,19 +36,19 @@ class ChangedTest {
                         "revision", new String[] {"3"},
                         "asked[4].endpoint", new String[] {"height"},
                         "cv", new String[] {"15"}),
-                new Form.Filling());
+                new Form.UnitFill());
         assertThat(problems.all()).containsOnlyKeys("form");
     }
 
     @Test
     void aTickThatWasTakenOffMeanwhileIsOne() {
-        compare(Map.of("blind", new String[] {"true"}), new Form.Filling().tick("blind", false));
+        compare(Map.of("blind", new String[] {"true"}), new Form.UnitFill().tick("blind", false));
         assertThat(problems.of("blind")).isEqualTo("Kept now: nothing. Yours: “true”.");
     }
 
     @Test
     void longTextsAreShortened() {
-        compare(Map.of("rule", new String[] {"x".repeat(500)}), new Form.Filling().put("rule", "y"));
+        compare(Map.of("rule", new String[] {"x".repeat(500)}), new Form.UnitFill().put("rule", "y"));
         assertThat(problems.of("rule")).hasSizeLessThan(140).endsWith("…”.");
     }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Plan;
 import elsom.core.protocol.Protocols;
+import elsom.core.results.Evidence;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.GrowthPlan;
@@ -22,7 +23,7 @@ class ReportPageTest {
                 record,
                 plan,
                 List.of(amendments),
-                protocol.findings(record, OptionalInt.empty()),
+                protocol.findings(Evidence.of(plan, record, OptionalInt.empty())),
                 ExchangeFixture.START.plus(Duration.ofDays(9)));
     }
 

@@ -1,0 +1,99 @@
+package elsom.core.protocol;
+
+import elsom.core.plan.Direction;
+import elsom.core.plan.Measure;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.Counting;
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.EndpointCode;
+
+/** A measure while its parts are named one by one. */
+final class MeasureParts {
+    private final EndpointCode code;
+    private final String label;
+    private UnitOfMeasure unit = UnitOfMeasure.COUNT;
+    private double highest = 1;
+    private int decimals;
+    private Counting counting = Counting.SINGLE;
+    private int size = 1;
+    private Direction better = Direction.EITHER;
+    private double cv = 0.1;
+    private int seconds;
+    private String rule = "";
+
+    private MeasureParts(String code, String label) {
+        this.code = new EndpointCode(code);
+        this.label = label;
+    }
+
+    static MeasureParts of(String code, String label) {
+        return new MeasureParts(code, label);
+    }
+
+    MeasureParts in(UnitOfMeasure measured) {
+        this.unit = measured;
+        return this;
+    }
+
+    /** The highest value that can be true; the lowest is 0. */
+    MeasureParts highest(double value) {
+        this.highest = value;
+        return this;
+    }
+
+    MeasureParts decimals(int shown) {
+        this.decimals = shown;
+        return this;
+    }
+
+    /** Several readings of a unit, averaged first. */
+    MeasureParts readings(int each) {
+        this.counting = Counting.SUB_READINGS;
+        this.size = each;
+        return this;
+    }
+
+    /** A count among the seeds sown. */
+    MeasureParts ofSeeds() {
+        this.counting = Counting.OF_SEEDS;
+        return this;
+    }
+
+    /** A count among the plants of a unit. */
+    MeasureParts ofPlants() {
+        this.counting = Counting.OF_PLANTS;
+        return this;
+    }
+
+    MeasureParts better(Direction way) {
+        this.better = way;
+        return this;
+    }
+
+    /** What units of one treatment usually scatter, as a fraction of their mean. */
+    MeasureParts typicalCv(double fraction) {
+        this.cv = fraction;
+        return this;
+    }
+
+    MeasureParts secondsEach(int aUnit) {
+        this.seconds = aUnit;
+        return this;
+    }
+
+    MeasureParts rule(String words) {
+        this.rule = words;
+        return this;
+    }
+
+    Measure made() {
+        return new Measure(
+                new Endpoint(code, label, unit, counting, size, 0, highest, decimals),
+                rule,
+                "",
+                0,
+                better,
+                cv,
+                seconds);
+    }
+}

@@ -1,0 +1,111 @@
+package elsom.core.results;
+
+import elsom.core.analysis.Comparison;
+import elsom.core.analysis.Interaction;
+import elsom.core.flag.Scene;
+import elsom.core.plan.Measure;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.stream.IntStream;
+
+/** The questions of the plan, in the order asked: answers, comparisons, rankings, interactions, flags. */
+public final class AskedQuestions implements Analysis {
+    private static final int MOST_RANKED = 40;
+
+    private final BiFunction<Evidence, Measure, Optional<Derived>> derived;
+    private final BiFunction<Evidence, Measure, Optional<Scene.Expected>> expected;
+    private final Function<Evidence, List<Integer>> comparable;
+
+    /**
+     * The analysis.
+     *
+     * @param derived what an endpoint is judged by, where that is not its readings
+     * @param expected what the control must show for the trial to hold
+     * @param comparable numbers of treatments that may be held against each other when nobody says which
+     */
+    public AskedQuestions(
+            BiFunction<Evidence, Measure, Optional<Derived>> derived,
+            BiFunction<Evidence, Measure, Optional<Scene.Expected>> expected,
+            Function<Evidence, List<Integer>> comparable) {
+        this.derived = derived;
+        this.expected = expected;
+        this.comparable = comparable;
+    }
+
+    /** Endpoints are judged by their readings, and all treatments may be compared. */
+    public static AskedQuestions ofReadings(BiFunction<Evidence, Measure, Optional<Scene.Expected>> expected) {
+        return new AskedQuestions((evidence, measure) -> Optional.empty(), expected, AskedQuestions::all);
+    }
+
+    private static List<Integer> all(Evidence evidence) {
+        return IntStream.rangeClosed(1, evidence.record().treatments().size())
+                .boxed()
+                .toList();
+    }
+
+    @Override
+    public void add(Evidence evidence, Findings.Draft findings) {
+        Questions judge = new Questions(
+                evidence,
+                measure -> derived.apply(evidence, measure),
+                measure -> expected.apply(evidence, measure),
+                comparable.apply(evidence));
+        List<JudgedQuestion> judged = judge.judged();
+        for (JudgedQuestion question : judged) {
+            findings.answer(new Findings.Answered(
+                    question.number(),
+                    question.asked(),
+                    question.stated().label(),
+                    Wording.of(question),
+                    Wording.changes(question)));
+            findings.flags(question.flags());
+        }
+        judged.forEach(question -> findings.section(new Section.Contrasts(question)));
+        judge.factorial().forEach(question -> interaction(question, findings));
+        ranked(judged, findings);
+        judge.weighted().ifPresent(weighted -> findings.section(new Section.Weighed(weighted)));
+    }
+
+    private static void interaction(JudgedQuestion question, Findings.Draft findings) {
+        Optional<Interaction> found = question.judgement().interaction();
+        found.ifPresent(interaction -> {
+            Verdict verdict = Wording.interaction(question, interaction);
+            findings.answer(Findings.Answered.unasked(verdict));
+            findings.section(new Section.InteractionPicture(question, verdict));
+        });
+    }
+
+    /** One ranking for all questions about the same endpoint whose treatments are held against each other. */
+    private static void ranked(List<JudgedQuestion> judged, Findings.Draft findings) {
+        List<JudgedQuestion> left = new ArrayList<>(judged);
+        while (!left.isEmpty()) {
+            JudgedQuestion first = left.remove(0);
+            Set<Integer> among = new TreeSet<>(Ranking.among(first));
+            boolean grown = true;
+            while (grown) {
+                grown = left.removeIf(other -> other.kind().equals(first.kind())
+                        && Ranking.among(other).stream().anyMatch(among::contains)
+                        && (among.addAll(Ranking.among(other)) || among.containsAll(Ranking.among(other))));
+            }
+            if (among.size() > 2
+                    && among.size() <= MOST_RANKED
+                    && first.judgement().refused().isEmpty()) {
+                findings.section(new Section.Ranked(Ranking.of(first, List.copyOf(among), margin(first)), List.of()));
+            }
+        }
+    }
+
+    private static OptionalDouble margin(JudgedQuestion question) {
+        return question.judgement().comparisons().stream()
+                .map(Comparison::margin)
+                .filter(OptionalDouble::isPresent)
+                .findFirst()
+                .orElse(OptionalDouble.empty());
+    }
+}

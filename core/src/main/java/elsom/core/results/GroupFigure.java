@@ -1,0 +1,7 @@
+package elsom.core.results;
+
+import elsom.core.stats.Summary;
+import elsom.core.working.Working;
+
+/** A figure summarised over the units of a group. */
+public record GroupFigure(FigureKind kind, Summary summary, Working working) {}

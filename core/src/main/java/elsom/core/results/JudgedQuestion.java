@@ -1,0 +1,53 @@
+package elsom.core.results;
+
+import elsom.core.analysis.Answer;
+import elsom.core.analysis.Judgement;
+import elsom.core.analysis.Observations;
+import elsom.core.flag.Flag;
+import elsom.core.plan.Direction;
+import elsom.core.plan.Stated;
+import elsom.core.trial.Look;
+import java.util.List;
+
+/**
+ * A question with its answer.
+ *
+ * @param number 1-based, in the order asked; 0 when nobody asked and the usual question was taken
+ * @param asked the question in words
+ * @param stated when it was asked
+ * @param kind what was compared, and how it is shown
+ * @param direction which way is better; either way when nobody said
+ * @param look at which it is answered
+ * @param overTime what the same question says at each look so far, in order of time
+ */
+public record JudgedQuestion(
+        int number,
+        String asked,
+        Stated stated,
+        FigureKind kind,
+        Direction direction,
+        Look look,
+        Observations observations,
+        Judgement judgement,
+        List<AtLook> overTime,
+        List<Flag> flags) {
+    /** What a question says at a look: an answer for each comparison, in the order of the judgement's. */
+    public record AtLook(Look look, List<Answer> answers) {
+        public AtLook {
+            answers = List.copyOf(answers);
+        }
+    }
+
+    public JudgedQuestion {
+        overTime = List.copyOf(overTime);
+        flags = List.copyOf(flags);
+    }
+
+    public String name(int arm) {
+        return observations.arms().get(arm).name();
+    }
+
+    public String code(int arm) {
+        return observations.arms().get(arm).code();
+    }
+}

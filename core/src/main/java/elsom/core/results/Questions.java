@@ -1,0 +1,270 @@
+package elsom.core.results;
+
+import elsom.core.analysis.Answer;
+import elsom.core.analysis.Ask;
+import elsom.core.analysis.Comparison;
+import elsom.core.analysis.Judge;
+import elsom.core.analysis.Judgement;
+import elsom.core.analysis.Observations;
+import elsom.core.flag.Flags;
+import elsom.core.flag.Scene;
+import elsom.core.plan.Direction;
+import elsom.core.plan.Measure;
+import elsom.core.plan.Question;
+import elsom.core.plan.Stated;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.stats.Interval;
+import elsom.core.trial.Counting;
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.Look;
+import elsom.core.trial.Treatment;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+
+/** Judges the questions of a plan on its evidence, in the order asked. */
+final class Questions {
+    private static final double ALPHA = 0.05;
+    private static final int MOST_LOOKS = 40;
+
+    private final Evidence evidence;
+    private final Function<Measure, Optional<Derived>> derived;
+    private final Function<Measure, Optional<Scene.Expected>> expected;
+    private final List<Integer> comparable;
+
+    Questions(
+            Evidence evidence,
+            Function<Measure, Optional<Derived>> derived,
+            Function<Measure, Optional<Scene.Expected>> expected,
+            List<Integer> comparable) {
+        this.evidence = evidence;
+        this.derived = derived;
+        this.expected = expected;
+        this.comparable = comparable;
+    }
+
+    /** The questions that have a reading to be judged by; the usual one when none was asked. */
+    List<JudgedQuestion> judged() {
+        List<Question> asked = evidence.plan().asked().questions();
+        List<JudgedQuestion> judged = new ArrayList<>();
+        for (int i = 0; i < asked.size(); i++) {
+            judged(i + 1, asked.get(i)).ifPresent(judged::add);
+        }
+        return asked.isEmpty() ? unasked().stream().toList() : judged;
+    }
+
+    /** In a factorial each endpoint asked about, all cells beside their controls, to see whether factors act together. */
+    List<JudgedQuestion> factorial() {
+        if (evidence.plan().treatments().factors().size() < 2) {
+            return List.of();
+        }
+        List<Question> asked = evidence.plan().asked().questions();
+        List<Measure> measures = asked.isEmpty()
+                ? principal(evidence).stream().toList()
+                : asked.stream()
+                        .map(Question::endpoint)
+                        .distinct()
+                        .flatMap(code -> evidence.plan().asked().measure(code).stream())
+                        .toList();
+        List<JudgedQuestion> judged = new ArrayList<>();
+        for (Measure measure : measures) {
+            OptionalDouble margin = asked.stream()
+                    .filter(question ->
+                            question.endpoint().equals(measure.endpoint().code()) && !question.inPercent())
+                    .map(question -> margin(question, measure))
+                    .findFirst()
+                    .orElse(OptionalDouble.empty());
+            evidence.lookOf(measure.endpoint().code())
+                    .map(look -> judged(
+                            0,
+                            "Does each factor do the same at all levels of the others?",
+                            Stated.BEFORE_START,
+                            measure,
+                            measure.better(),
+                            look,
+                            Ask.againstControl(margin)))
+                    .ifPresent(judged::add);
+        }
+        return judged;
+    }
+
+    /** All endpoints with a weight together; empty unless two or more have one and were read. */
+    Optional<Weighted> weighted() {
+        List<Measure> weighed = evidence.measured().stream()
+                .filter(measure -> measure.weight() > 0)
+                .toList();
+        if (weighed.size() < 2) {
+            return Optional.empty();
+        }
+        List<JudgedQuestion> judged = weighed.stream()
+                .map(measure -> judged(
+                        0,
+                        "",
+                        Stated.BEFORE_START,
+                        measure,
+                        measure.better(),
+                        evidence.lookOf(measure.endpoint().code()).orElseThrow(),
+                        Ask.againstControl(OptionalDouble.empty())))
+                .toList();
+        return Optional.of(
+                Weighted.of(judged, weighed.stream().map(Measure::weight).toList()));
+    }
+
+    private Optional<JudgedQuestion> judged(int number, Question question) {
+        return evidence.plan()
+                .asked()
+                .measure(question.endpoint())
+                .flatMap(measure -> evidence.lookOf(question.endpoint())
+                        .map(look -> judged(
+                                number,
+                                question.sentence(evidence.plan()),
+                                question.stated(),
+                                measure,
+                                direction(measure, question),
+                                look,
+                                ask(question, measure))));
+    }
+
+    /** The measure says which way is better; where it doesn't, the question's hope does. */
+    private static Direction direction(Measure measure, Question question) {
+        return measure.better() == Direction.EITHER && question.direction() != Direction.EITHER
+                ? question.direction()
+                : measure.better();
+    }
+
+    /** Nobody asked: every treatment beside the control, in what weighs most, without a margin. */
+    private Optional<JudgedQuestion> unasked() {
+        return principal(evidence)
+                .flatMap(measure -> evidence.lookOf(measure.endpoint().code())
+                        .map(look -> judged(
+                                0,
+                                "Nobody stated what is compared, so every treatment is held against the control, or against every other.",
+                                Stated.BEFORE_START,
+                                measure,
+                                measure.better(),
+                                look,
+                                new Ask(
+                                        comparable.size()
+                                                        == evidence.record()
+                                                                .treatments()
+                                                                .size()
+                                                ? List.of()
+                                                : comparable.stream()
+                                                        .map(Treatment::codeFor)
+                                                        .toList(),
+                                        new Ask.Against.Control(),
+                                        OptionalDouble.empty(),
+                                        false,
+                                        ALPHA))));
+    }
+
+    /** What a trial is about when nobody says: what weighs most in the plan, else what was read last. */
+    public static Optional<Measure> principal(Evidence evidence) {
+        List<Measure> measured = evidence.measured();
+        return measured.stream()
+                .filter(measure -> measure.weight() > 0)
+                .max(Comparator.comparing(Measure::weight))
+                .or(() -> measured.stream()
+                        .max(Comparator.comparing((Measure measure) -> evidence.lookOf(
+                                        measure.endpoint().code())
+                                .map(Look::number)
+                                .orElse(0))));
+    }
+
+    private Ask ask(Question question, Measure measure) {
+        List<String> treatments = question.treatments().stream()
+                .filter(number -> number <= evidence.record().treatments().size())
+                .map(Treatment::codeFor)
+                .toList();
+        Ask.Against against = question.comparator() >= 1
+                        && question.comparator()
+                                <= evidence.record().treatments().size()
+                ? new Ask.Against.Treatment(Treatment.codeFor(question.comparator()))
+                : new Ask.Against.Control();
+        return new Ask(treatments, against, margin(question, measure), question.inPercent(), ALPHA);
+    }
+
+    /** In what is judged: a share for counts, water by volume for weights. */
+    private OptionalDouble margin(Question question, Measure measure) {
+        if (question.margin().isEmpty() || question.inPercent()) {
+            return question.margin();
+        }
+        double matters = question.margin().getAsDouble();
+        Endpoint endpoint = endpoint(measure);
+        return OptionalDouble.of(
+                endpoint.counting() == Counting.COUNT_OF
+                        ? matters / endpoint.size()
+                        : matters
+                                * derived.apply(measure)
+                                        .map(Derived::perReading)
+                                        .orElse(1.0));
+    }
+
+    private Endpoint endpoint(Measure measure) {
+        return evidence.record().endpoint(measure.endpoint().code());
+    }
+
+    private JudgedQuestion judged(
+            int number, String words, Stated stated, Measure measure, Direction direction, Look look, Ask ask) {
+        Optional<Derived> instead = derived.apply(measure);
+        Measure directed = measure.with(measure.rule(), measure.scorer(), measure.weight(), direction);
+        Observations observations = UnitValues.of(evidence, directed, look, instead);
+        Judgement judgement = Judge.of(observations, ask);
+        Scene scene = new Scene(
+                observations,
+                judgement,
+                ask.margin().isPresent(),
+                stated == Stated.AFTER_READINGS,
+                instead.isPresent()
+                        ? Optional.empty()
+                        : Optional.of(new Interval(
+                                endpoint(measure).lowest(), endpoint(measure).highest())),
+                expected.apply(measure));
+        return new JudgedQuestion(
+                number,
+                words,
+                stated,
+                instead.map(Derived::kind).orElseGet(() -> kind(endpoint(measure))),
+                direction,
+                look,
+                observations,
+                judgement,
+                overTime(directed, look, instead, ask, judgement),
+                Flags.of(scene));
+    }
+
+    private List<JudgedQuestion.AtLook> overTime(
+            Measure measure, Look last, Optional<Derived> instead, Ask ask, Judgement judgement) {
+        List<Look> looks = instead.map(one -> one.values().keySet().stream()
+                        .filter(look -> look.number() <= last.number())
+                        .sorted(Comparator.comparing(Look::number))
+                        .toList())
+                .orElseGet(() -> evidence.looksOf(measure.endpoint().code()));
+        if (looks.size() < 2 || looks.size() > MOST_LOOKS) {
+            return List.of();
+        }
+        return looks.stream()
+                .map(look -> new JudgedQuestion.AtLook(
+                        look,
+                        (look.equals(last) ? judgement : Judge.of(UnitValues.of(evidence, measure, look, instead), ask))
+                                .comparisons().stream().map(Comparison::answer).toList()))
+                .filter(at -> at.answers().size() == judgement.comparisons().size())
+                .toList();
+    }
+
+    /** How an endpoint's values are shown: counts of known numbers as a percentage. */
+    public static FigureKind kind(Endpoint endpoint) {
+        return endpoint.counting() == Counting.COUNT_OF
+                ? new FigureKind(
+                        endpoint.code().value(), endpoint.name(), "of " + endpoint.size(), UnitOfMeasure.FRACTION, 0)
+                : new FigureKind(endpoint.code().value(), endpoint.name(), "", endpoint.unit(), endpoint.decimals());
+    }
+
+    /** Whether a question's answers changed from one look to another. */
+    static boolean changed(List<Answer> answers) {
+        return answers.stream().distinct().count() > 1;
+    }
+}

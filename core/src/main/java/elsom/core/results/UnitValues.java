@@ -1,0 +1,193 @@
+package elsom.core.results;
+
+import elsom.core.analysis.Arm;
+import elsom.core.analysis.Design;
+import elsom.core.analysis.EndpointKind;
+import elsom.core.analysis.Observations;
+import elsom.core.analysis.Observed;
+import elsom.core.analysis.Value;
+import elsom.core.design.LayoutKind;
+import elsom.core.plan.Direction;
+import elsom.core.plan.Factor;
+import elsom.core.plan.Measure;
+import elsom.core.plan.Plan;
+import elsom.core.plan.PlannedTreatment;
+import elsom.core.quantity.Dimension;
+import elsom.core.trial.CountedOf;
+import elsom.core.trial.Counting;
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Look;
+import elsom.core.trial.Mishap;
+import elsom.core.trial.Reading;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.TrialRecord;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/** Builds the observations of one endpoint at one look, for every kind of trial: one row a unit. */
+public final class UnitValues {
+    /** Blocks of different benches are different blocks. */
+    private static final int BENCH = 10_000;
+
+    private final Plan plan;
+    private final TrialRecord record;
+    private final Endpoint endpoint;
+    private final Look look;
+    private final Optional<Derived> derived;
+
+    private UnitValues(Evidence evidence, Endpoint endpoint, Look look, Optional<Derived> derived) {
+        this.plan = evidence.plan();
+        this.record = evidence.record();
+        this.endpoint = endpoint;
+        this.look = look;
+        this.derived = derived;
+    }
+
+    /**
+     * The observations.
+     *
+     * @param derived what is judged instead of the readings; empty for the readings themselves
+     */
+    public static Observations of(Evidence evidence, Measure measure, Look look, Optional<Derived> derived) {
+        UnitValues made = new UnitValues(
+                evidence, evidence.record().endpoint(measure.endpoint().code()), look, derived);
+        EndpointKind kind = derived.isPresent() ? EndpointKind.MEASURED : kind(made.endpoint);
+        Design design = made.design();
+        return new Observations(
+                design,
+                made.plan.treatments().factors().stream().map(Factor::name).toList(),
+                made.arms(),
+                kind,
+                measure.better() == Direction.LOWER ? Observations.Better.LOWER : Observations.Better.HIGHER,
+                derived.map(Derived::resolution)
+                        .orElse(kind == EndpointKind.COUNT_OF ? 1 : Math.pow(10, -made.endpoint.decimals())),
+                made.record.units().stream()
+                        .map(unit -> made.observed(unit, design))
+                        .toList());
+    }
+
+    /** What sort of thing an endpoint is, by how it is counted and its unit. */
+    public static EndpointKind kind(Endpoint endpoint) {
+        if (endpoint.counting() == Counting.COUNT_OF) {
+            return EndpointKind.COUNT_OF;
+        }
+        return switch (endpoint.unit().dimension()) {
+            case SCORE -> EndpointKind.SCORE;
+            case TIME -> EndpointKind.TIME;
+            default -> EndpointKind.MEASURED;
+        };
+    }
+
+    /** Whether an endpoint's values are of that kind. */
+    static boolean scored(Endpoint endpoint) {
+        return endpoint.unit().dimension() == Dimension.SCORE;
+    }
+
+    private Design design() {
+        LayoutKind layout = plan.arrangement().kind();
+        return switch (layout) {
+            case LATIN_SQUARE -> Design.LATIN_SQUARE;
+            case SPLIT_PLOT -> Design.SPLIT_PLOT;
+            case BLOCKS -> Design.BLOCKS;
+            // Benches differ by more than chance: each is a block.
+            default -> record.benches().size() > 1 ? Design.BLOCKS : Design.COMPLETELY_RANDOM;
+        };
+    }
+
+    private List<Arm> arms() {
+        List<Factor> factors = plan.treatments().factors();
+        List<PlannedTreatment> planned = plan.treatments().all();
+        List<Arm> arms = new ArrayList<>();
+        for (int i = 0; i < record.treatments().size(); i++) {
+            List<Integer> levels = i < planned.size() ? planned.get(i).levels() : List.of();
+            arms.add(new Arm(
+                    record.treatments().get(i).code(),
+                    record.treatments().get(i).name(),
+                    IntStream.range(0, levels.size())
+                            .mapToObj(f ->
+                                    factors.get(f).levels().get(levels.get(f)).name())
+                            .toList(),
+                    control(i, factors, levels)));
+        }
+        return arms;
+    }
+
+    /** In a factorial: at the control level of every factor that has one. */
+    private boolean control(int treatment, List<Factor> factors, List<Integer> levels) {
+        boolean any = factors.stream().anyMatch(UnitValues::hasControl);
+        if (levels.isEmpty() || !any) {
+            return record.treatments().get(treatment).isControl();
+        }
+        return IntStream.range(0, levels.size())
+                .allMatch(f -> !hasControl(factors.get(f))
+                        || factors.get(f).levels().get(levels.get(f)).control());
+    }
+
+    private static boolean hasControl(Factor factor) {
+        return factor.levels().stream().anyMatch(Factor.Level::control);
+    }
+
+    private Observed observed(ExperimentalUnit unit, Design design) {
+        int bench = unit.position().bench() * BENCH;
+        boolean square = design == Design.LATIN_SQUARE;
+        return new Observed(
+                unit.code().value(),
+                unit.treatment() - 1,
+                bench + (plan.arrangement().kind() == LayoutKind.COMPLETELY_RANDOM ? 0 : unit.block()),
+                (square ? bench : 0) + unit.position().row(),
+                (square ? bench : 0) + unit.position().column(),
+                design == Design.SPLIT_PLOT ? (bench + unit.block()) * Factor.MOST_LEVELS + wholeLevel(unit) : 0,
+                value(unit));
+    }
+
+    private int wholeLevel(ExperimentalUnit unit) {
+        int factor = plan.arrangement().wholePlotFactor();
+        List<Integer> levels = plan.treatments().all().get(unit.treatment() - 1).levels();
+        return factor >= 1 && factor <= levels.size() ? levels.get(factor - 1) : 0;
+    }
+
+    private Value value(ExperimentalUnit unit) {
+        if (derived.isPresent()) {
+            Double value = derived.get().values().getOrDefault(look, Map.of()).get(unit.code());
+            return value == null ? missing(unit) : new Value.Measured(value);
+        }
+        List<Reading> readings = readings(record, endpoint, look, unit);
+        if (readings.isEmpty()) {
+            return missing(unit);
+        }
+        double mean = readings.stream()
+                .mapToDouble(reading -> Objects.requireNonNull(reading.value()))
+                .average()
+                .orElseThrow();
+        return endpoint.counting() == Counting.COUNT_OF
+                ? CountedOf.read(readings.get(0), endpoint)
+                        .<Value>map(count -> new Value.CountOf(count.k(), count.n()))
+                        .orElseGet(() -> new Value.Missing("not a count"))
+                : new Value.Measured(mean);
+    }
+
+    /** A unit's readings that stand, sub-reading by sub-reading. */
+    public static List<Reading> readings(TrialRecord record, Endpoint endpoint, Look look, ExperimentalUnit unit) {
+        return IntStream.rangeClosed(1, endpoint.readingsEach())
+                .mapToObj(sub -> new ReadingRef(unit.code(), look.number(), endpoint.code(), sub))
+                .flatMap(ref -> record.current(ref).stream())
+                .filter(reading -> reading.value() != null)
+                .toList();
+    }
+
+    private Value missing(ExperimentalUnit unit) {
+        return new Value.Missing(record.ended(unit.code())
+                .filter(mishap -> mishap.look() <= look.number())
+                .map(this::lost)
+                .orElse("not read"));
+    }
+
+    private String lost(Mishap mishap) {
+        return "lost or dead at " + record.look(mishap.look()).map(Look::name).orElse("some look");
+    }
+}

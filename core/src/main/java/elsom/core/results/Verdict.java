@@ -1,0 +1,30 @@
+package elsom.core.results;
+
+/**
+ * An answer as a sentence.
+ *
+ * @param wouldChange what would change it, or make it firmer
+ */
+public record Verdict(Firmness firmness, String sentence, String wouldChange) {
+    /** What it says in a word, or how far it can be relied on. */
+    public enum Firmness {
+        BETTER("better"),
+        WORSE("worse"),
+        DIFFERENT("different"),
+        NO_DIFFERENCE("no difference that matters"),
+        PARTLY("clear in part"),
+        SOUND("sound"),
+        SO_FAR("so far"),
+        CANT_TELL("can't tell yet");
+
+        private final String label;
+
+        Firmness(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+}

@@ -1,0 +1,371 @@
+package elsom.core.results;
+
+import elsom.core.analysis.Answer;
+import elsom.core.analysis.Comparison;
+import elsom.core.analysis.Interaction;
+import elsom.core.analysis.MainEffect;
+import elsom.core.plan.Direction;
+import elsom.core.quantity.Decimals;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.results.Verdict.Firmness;
+import elsom.core.stats.Interval;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+
+/** Answers as sentences a person can repeat: what, how much, with its interval, at which look, in which units. */
+public final class Wording {
+    private static final int MOST_PAIRS_NAMED = 3;
+
+    private static final List<Answer> CLEAR_FIRST =
+            List.of(Answer.BETTER, Answer.WORSE, Answer.NO_DIFFERENCE, Answer.CANT_TELL);
+
+    private final JudgedQuestion question;
+    private final FigureKind kind;
+
+    private Wording(JudgedQuestion question) {
+        this.question = question;
+        this.kind = question.kind();
+    }
+
+    /** The answer of a question. */
+    public static Verdict of(JudgedQuestion question) {
+        return new Wording(question).verdict();
+    }
+
+    /** A difference with its sign and unit: "+3.1 g", "−12 points". */
+    public static String difference(FigureKind kind, double value) {
+        return signed(kind, value) + unit(kind, value);
+    }
+
+    /** An interval of a difference: "1.0 to 5.2 g"; an open end in words. */
+    public static String interval(FigureKind kind, Interval interval) {
+        if (Double.isInfinite(interval.low())) {
+            return "up to " + signed(kind, interval.high()) + unit(kind, interval.high());
+        }
+        return Double.isInfinite(interval.high())
+                ? signed(kind, interval.low()) + unit(kind, interval.low()) + " or more"
+                : ends(kind, interval) + unit(kind, interval.high());
+    }
+
+    /** Two ends that differ as printed: with as many more decimals as that takes. */
+    private static String ends(FigureKind kind, Interval interval) {
+        for (int more = 1; more < 4; more++) {
+            String low = number(kind, interval.low(), more);
+            String high = number(kind, interval.high(), more);
+            if (!low.equals(high)) {
+                return signedText(interval.low(), low) + " to " + signedText(interval.high(), high);
+            }
+        }
+        return signed(kind, interval.low()) + " to " + signed(kind, interval.high());
+    }
+
+    private static String number(FigureKind kind, double value, int moreDecimals) {
+        int decimals = kind.decimals() + moreDecimals;
+        return kind.unit() == UnitOfMeasure.FRACTION
+                ? Decimals.percent(Math.abs(value), decimals)
+                : Decimals.fixed(Math.abs(value), decimals);
+    }
+
+    private static String signedText(double value, String number) {
+        return (value < 0 ? "−" : "+") + number;
+    }
+
+    private static String signed(FigureKind kind, double value) {
+        return signedText(value, number(kind, value, 1));
+    }
+
+    private static String unit(FigureKind kind, double value) {
+        String unit =
+                kind.unit() == UnitOfMeasure.FRACTION ? "points" : kind.unit().symbol(Math.abs(value));
+        return unit.isEmpty() ? "" : " " + unit;
+    }
+
+    private Verdict verdict() {
+        List<Comparison> comparisons = question.judgement().comparisons();
+        if (question.judgement().refused().isPresent()) {
+            return new Verdict(
+                    Firmness.CANT_TELL,
+                    "Can't tell yet about " + what() + ": "
+                            + lower(question.judgement().refused().get()) + ".",
+                    "At least four units of each treatment would.");
+        }
+        if (comparisons.size() == 1) {
+            return one(comparisons.get(0));
+        }
+        boolean allPairs =
+                comparisons.stream().map(Comparison::comparator).distinct().count() > 2
+                        && comparisons.size() > MOST_PAIRS_NAMED;
+        return allPairs ? pairs(comparisons) : many(comparisons);
+    }
+
+    private String what() {
+        return lower(kind.label()) + " at " + question.look().name();
+    }
+
+    private boolean eitherWay() {
+        return question.direction() == Direction.EITHER;
+    }
+
+    private Verdict one(Comparison c) {
+        String treated = question.name(c.treatment());
+        String beside = question.name(c.comparator());
+        String sentence = switch (c.answer()) {
+            case BETTER, WORSE ->
+                treated
+                        + (eitherWay()
+                                ? " differs from "
+                                : c.answer() == Answer.BETTER ? " did better than " : " did worse than ")
+                        + beside + ": " + what() + " " + howMuch(c)
+                        + (c.certain() ? ", for certain by what matters" : "") + ".";
+            case NO_DIFFERENCE ->
+                treated + " and " + beside + " show no difference that matters in " + what() + ": " + howMuch(c)
+                        + (c.clear() ? ", which is a difference, yet less than matters" : "") + ".";
+            case CANT_TELL ->
+                "Can't tell yet whether " + treated + " differs from " + beside + " in " + what() + ": " + howMuch(c)
+                        + ".";
+        };
+        return new Verdict(firmness(c.answer()), sentence, next(List.of(c)));
+    }
+
+    private Firmness firmness(Answer answer) {
+        return switch (answer) {
+            case BETTER -> eitherWay() ? Firmness.DIFFERENT : Firmness.BETTER;
+            case WORSE -> eitherWay() ? Firmness.DIFFERENT : Firmness.WORSE;
+            case NO_DIFFERENCE -> Firmness.NO_DIFFERENCE;
+            case CANT_TELL -> Firmness.CANT_TELL;
+        };
+    }
+
+    /** "+3.1 g (95 % interval +1.0 to +5.2 g), +18 % (+6 to +31 %)". */
+    private String howMuch(Comparison c) {
+        if (c.interval().isEmpty() || Double.isNaN(c.difference())) {
+            return "no unit of one of them was read";
+        }
+        return (Double.isInfinite(c.difference()) ? "not yet in most units" : difference(kind, c.difference()))
+                + " (95 % interval " + interval(kind, c.interval().get()) + ")"
+                + percent(c);
+    }
+
+    private static String percent(Comparison c) {
+        if (c.percent().isEmpty()) {
+            return "";
+        }
+        String mean = signedText(
+                c.percent().getAsDouble(), Decimals.fixed(Math.abs(c.percent().getAsDouble()), 0));
+        return ", " + mean + " %"
+                + c.percentInterval()
+                        .map(i -> " (" + signedText(i.low(), Decimals.fixed(Math.abs(i.low()), 0)) + " to "
+                                + signedText(i.high(), Decimals.fixed(Math.abs(i.high()), 0)) + " %)")
+                        .orElse("");
+    }
+
+    private Verdict many(List<Comparison> comparisons) {
+        Map<Answer, List<Comparison>> groups = new LinkedHashMap<>();
+        for (Answer answer : CLEAR_FIRST) {
+            List<Comparison> alike =
+                    comparisons.stream().filter(c -> c.answer() == answer).toList();
+            if (!alike.isEmpty()) {
+                groups.put(answer, alike);
+            }
+        }
+        boolean sameComparator =
+                comparisons.stream().map(Comparison::comparator).distinct().count() == 1;
+        String beside =
+                sameComparator ? " beside " + question.name(comparisons.get(0).comparator()) : "";
+        String parts = groups.entrySet().stream()
+                .map(group -> part(group.getKey(), group.getValue(), comparisons.size(), sameComparator))
+                .collect(Collectors.joining("; "));
+        Firmness firmness = groups.size() == 1
+                ? firmness(groups.keySet().iterator().next())
+                : groups.containsKey(Answer.CANT_TELL) || groups.size() > 1 ? Firmness.PARTLY : Firmness.SOUND;
+        return new Verdict(
+                firmness,
+                kind.label() + " at " + question.look().name() + beside + ": " + parts + ".",
+                next(comparisons));
+    }
+
+    /** Of all pairs, who leads and how many can be told apart. */
+    private Verdict pairs(List<Comparison> comparisons) {
+        Set<Integer> beaten = new HashSet<>();
+        for (Comparison c : comparisons) {
+            if (c.answer() == Answer.BETTER) {
+                beaten.add(c.comparator());
+            } else if (c.answer() == Answer.WORSE) {
+                beaten.add(c.treatment());
+            }
+        }
+        List<String> leading = comparisons.stream()
+                .flatMapToInt(c -> IntStream.of(c.treatment(), c.comparator()))
+                .distinct()
+                .sorted()
+                .filter(arm -> !beaten.contains(arm))
+                .mapToObj(question::name)
+                .toList();
+        long apart = comparisons.stream().filter(Comparison::clear).count();
+        String lead = leading.size() > MOST_PAIRS_NAMED
+                ? "no leader stands out"
+                : String.join(" and ", leading) + (leading.size() == 1 ? " leads" : " lead and can't be told apart");
+        return new Verdict(
+                apart == 0 ? Firmness.CANT_TELL : apart < comparisons.size() ? Firmness.PARTLY : Firmness.SOUND,
+                kind.label() + " at " + question.look().name() + ": " + lead + "; " + apart + " of "
+                        + comparisons.size() + " pairs are told apart.",
+                next(comparisons));
+    }
+
+    private String part(Answer answer, List<Comparison> alike, int all, boolean sameComparator) {
+        String names = alike.size() == all
+                ? all + " of " + all + " comparisons"
+                : alike.stream().map(c -> named(c, answer, sameComparator)).collect(Collectors.joining(", "));
+        return switch (answer) {
+            case BETTER -> (eitherWay() ? "higher: " : "better: ") + names;
+            case WORSE -> (eitherWay() ? "lower: " : "worse: ") + names;
+            case NO_DIFFERENCE -> "no difference that matters: " + names;
+            case CANT_TELL -> "can't tell yet: " + names;
+        };
+    }
+
+    private String named(Comparison c, Answer answer, boolean sameComparator) {
+        String name = question.name(c.treatment()) + (sameComparator ? "" : " beside " + question.name(c.comparator()));
+        boolean clear = answer == Answer.BETTER || answer == Answer.WORSE;
+        return clear && Double.isFinite(c.difference()) ? name + " (" + difference(kind, c.difference()) + ")" : name;
+    }
+
+    /** What would tell, or what stands against relying on it. */
+    private String next(List<Comparison> comparisons) {
+        OptionalInt most = comparisons.stream()
+                .filter(c -> c.answer() == Answer.CANT_TELL)
+                .map(Comparison::unitsThatWouldTell)
+                .filter(OptionalInt::isPresent)
+                .mapToInt(OptionalInt::getAsInt)
+                .max();
+        boolean open = comparisons.stream().anyMatch(c -> c.answer() == Answer.CANT_TELL);
+        List<String> said = new ArrayList<>();
+        if (open) {
+            said.add(
+                    most.isPresent()
+                            ? "By the scatter seen, " + most.getAsInt()
+                                    + " units of each would likely tell what can't be told yet."
+                            : "More than 500 units of each would be needed to tell them apart.");
+        }
+        if (comparisons.stream().allMatch(c -> c.margin().isEmpty())) {
+            said.add("Nobody said which difference matters, so “no difference that matters” can't be said.");
+        }
+        if (!open) {
+            said.add("One trial, one lot: repeat it before you rely on it.");
+        }
+        return String.join(" ", said);
+    }
+
+    /** When answers changed: "Harmless-looking until day 3, worse from day 7", one sentence for each that did. */
+    public static List<String> changes(JudgedQuestion question) {
+        List<String> sentences = new ArrayList<>();
+        for (int i = 0; i < question.judgement().comparisons().size(); i++) {
+            int which = i;
+            List<Answer> answers = question.overTime().stream()
+                    .map(at -> at.answers().get(which))
+                    .toList();
+            if (Questions.changed(answers)) {
+                sentences.add(new Wording(question).change(which, answers));
+            }
+        }
+        return sentences;
+    }
+
+    private String change(int comparison, List<Answer> answers) {
+        int from = answers.size() - 1;
+        while (from > 0 && answers.get(from - 1) == answers.get(answers.size() - 1)) {
+            from--;
+        }
+        String before = question.overTime().get(from - 1).look().name();
+        Comparison c = question.judgement().comparisons().get(comparison);
+        return question.name(c.treatment()) + ": " + words(answers.get(answers.size() - 1)) + " from "
+                + question.overTime().get(from).look().name() + " on. A trial that ended at " + before
+                + " would have said: " + words(answers.get(from - 1)) + ".";
+    }
+
+    /** An answer in a word or two. */
+    public String words(Answer answer) {
+        return switch (answer) {
+            case BETTER -> eitherWay() ? "higher" : "better";
+            case WORSE -> eitherWay() ? "lower" : "worse";
+            case NO_DIFFERENCE -> "no difference that matters";
+            case CANT_TELL -> "can't tell";
+        };
+    }
+
+    /** An answer in a word or two, as this question has it. */
+    public static String words(JudgedQuestion question, Answer answer) {
+        return new Wording(question).words(answer);
+    }
+
+    /** What a factor does at the levels of the others. */
+    public static Verdict interaction(JudgedQuestion question, Interaction found) {
+        Wording wording = new Wording(question);
+        String factor = lower(question.observations().factors().get(found.factor()));
+        String first = wording.at(found.first(), found.factor());
+        String second = wording.at(found.second(), found.factor());
+        String size = difference(question.kind(), found.estimate()) + " (95 % interval "
+                + interval(question.kind(), found.interval()) + ")";
+        if (!found.shown()) {
+            return new Verdict(
+                    Firmness.CANT_TELL,
+                    "Whether " + factor + " does the same in " + first + " as in " + second
+                            + " can't be told: its effect on " + wording.what() + " differs between them by " + size
+                            + ".",
+                    wording.mainEffects());
+        }
+        return new Verdict(
+                Firmness.DIFFERENT,
+                capital(factor) + " does not do the same everywhere: " + wording.does(found.first()) + " in " + first
+                        + ", "
+                        + wording.does(found.second()) + " in " + second + "; the two differ by " + size + " in "
+                        + wording.what() + ".",
+                "So there is no one effect to speak of: read each row by itself.");
+    }
+
+    /** The levels of the other factors at which a pair stands. */
+    private String at(Interaction.Cells cells, int factor) {
+        List<String> levels =
+                question.observations().arms().get(cells.treatment()).levels();
+        return IntStream.range(0, levels.size())
+                .filter(i -> i != factor)
+                .mapToObj(levels::get)
+                .collect(Collectors.joining(", "));
+    }
+
+    private String does(Interaction.Cells cells) {
+        return question.judgement().comparisons().stream()
+                .filter(c -> c.treatment() == cells.treatment() && c.comparator() == cells.comparator())
+                .findFirst()
+                .map(c -> difference(kind, c.difference()))
+                .orElse("something else");
+    }
+
+    private String mainEffects() {
+        return question.judgement().mainEffects().stream().map(this::mainEffect).collect(Collectors.joining(" "));
+    }
+
+    private String mainEffect(MainEffect effect) {
+        return "Over all levels of the rest, " + effect.level() + " beside " + effect.against() + ": "
+                + difference(kind, effect.difference()) + " (" + interval(kind, effect.interval()) + "), "
+                + words(effect.answer()) + ".";
+    }
+
+    private static String capital(String text) {
+        return text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+    }
+
+    private static String lower(String text) {
+        return text.length() > 1 && Character.isUpperCase(text.charAt(1))
+                ? text
+                : text.substring(0, 1).toLowerCase(Locale.ROOT) + text.substring(1);
+    }
+}

@@ -1,4 +1,0 @@
-package elsom.core.verdict;
-
-/** The units of one treatment on one bench; both numbers 1-based. */
-public record GroupKey(int bench, int treatment) {}

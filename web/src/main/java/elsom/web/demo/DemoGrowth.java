@@ -1,0 +1,200 @@
+package elsom.web.demo;
+
+import elsom.core.plan.Plan;
+import elsom.core.quantity.Decimals;
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Instrument;
+import elsom.core.trial.Look;
+import elsom.core.trial.MishapKind;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.Treatment;
+import elsom.core.trial.TreatmentProperty;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.web.trial.Logbook;
+import elsom.web.trial.NewReading;
+import elsom.web.trial.Plans;
+import elsom.web.trial.Trials;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.UUID;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+/** The demo yard's trials of plants, with readings drawn from a plausible truth: finished, half-way, and one badly laid out. */
+@Component
+@ConditionalOnProperty("elsom.demo")
+class DemoGrowth {
+    private static final String STATION = "Bench B";
+
+    private final Trials trials;
+    private final Plans plans;
+    private final Logbook logbook;
+
+    DemoGrowth(Trials trials, Plans plans, Logbook logbook) {
+        this.trials = trials;
+        this.plans = plans;
+        this.logbook = logbook;
+    }
+
+    /** What a unit shows, before it is rounded as its instrument does. */
+    @FunctionalInterface
+    private interface Truth {
+        double of(Case seen);
+    }
+
+    /** A unit about to be read. */
+    private record Case(Treatment treatment, Endpoint endpoint, double days, Random noise, double vigour) {
+        double dose() {
+            return treatment.property(TreatmentProperty.DOSE).orElse(0);
+        }
+
+        boolean is(String endpointCode) {
+            return endpoint.code().equals(new EndpointCode(endpointCode));
+        }
+
+        /** How many of a counted endpoint's plants come to it, each by chance. */
+        double chance(double share) {
+            int k = 0;
+            for (int i = 0; i < endpoint.size(); i++) {
+                k += noise.nextDouble() < share ? 1 : 0;
+            }
+            return k;
+        }
+    }
+
+    /** Starts the trials and enters what was read before now. */
+    void fill(DemoPlans demo, Instant now) {
+        TrialId vinegar = begun("wood vinegar", demo.woodVinegar());
+        read(vinegar, now, DemoGrowth::woodVinegar);
+        TrialRecord record = trials.snapshot(vinegar);
+        logbook.note(
+                vinegar,
+                MishapKind.LOST,
+                "eaten by a slug",
+                List.of(record.units().get(4).code()),
+                record.looks().size(),
+                record.looks()
+                        .get(record.looks().size() - 1)
+                        .plannedAt(record.trial().start()),
+                STATION,
+                token("wood vinegar slug"));
+        read(begun("rosemary", demo.rosemary()), now, DemoGrowth::rosemary);
+        read(begun("digestate", demo.digestate()), now, DemoGrowth::digestate);
+        read(begun("three bags", demo.threeBags()), now, DemoGrowth::threeBags);
+    }
+
+    private TrialId begun(String name, Plan plan) {
+        TrialId id = plans.begin(plan, token(name));
+        plans.start(id);
+        return id;
+    }
+
+    private static UUID token(String name) {
+        return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private void read(TrialId id, Instant now, Truth truth) {
+        TrialRecord record = trials.snapshot(id);
+        Random noise = new Random(record.trial().seed());
+        double[] vigour = noise.doubles(record.units().size(), -1, 1).toArray();
+        List<NewReading> readings = new ArrayList<>();
+        for (Look look : record.looks()) {
+            Instant at = look.plannedAt(record.trial().start());
+            for (int i = 0; i < record.units().size() && at.isBefore(now); i++) {
+                at = at.plusSeconds(20 + noise.nextInt(20));
+                readings.addAll(unit(record, look, record.units().get(i), at, noise, vigour[i], truth));
+            }
+        }
+        logbook.enterAll(id, readings);
+    }
+
+    private static List<NewReading> unit(
+            TrialRecord record,
+            Look look,
+            ExperimentalUnit unit,
+            Instant at,
+            Random noise,
+            double vigour,
+            Truth truth) {
+        List<NewReading> readings = new ArrayList<>();
+        for (EndpointCode code : look.endpoints()) {
+            Endpoint endpoint = record.endpoint(code);
+            for (int sub = 1; sub <= endpoint.readingsEach(); sub++) {
+                double value = truth.of(
+                        new Case(record.treatment(unit), endpoint, look.hoursAfterStart() / 24, noise, vigour));
+                String text = Decimals.fixed(
+                        Math.max(endpoint.lowest(), Math.min(endpoint.highest(), value)), endpoint.decimals());
+                readings.add(new NewReading(
+                        new ReadingRef(unit.code(), look.number(), code, sub),
+                        Double.parseDouble(text),
+                        text,
+                        endpoint.unit(),
+                        at,
+                        at,
+                        STATION,
+                        Instrument.HAND,
+                        null,
+                        null,
+                        token(record.trial().id() + "/" + unit.code() + "/" + look.number() + "/" + code + "/" + sub)));
+            }
+        }
+        return readings;
+    }
+
+    /** Harmless-looking at first, then the higher strengths burn; the lowest helps a little. */
+    private static double woodVinegar(Case seen) {
+        double half = 1.1 + 14 / Math.max(1, seen.days());
+        double harm = seen.dose() == 0 ? 0 : 1 / (1 + Math.pow(half / seen.dose(), 2.4));
+        if (seen.is("injury")) {
+            return 9 * harm + 0.35 * seen.vigour() + 0.3 * seen.noise().nextGaussian();
+        }
+        return seen.is("alive")
+                ? (harm > 0.93 ? seen.chance(0.6) : 1)
+                : 2.6 * (1 - 0.8 * harm) * (1 + (seen.dose() > 0 && seen.dose() < 0.4 ? 0.1 : 0))
+                        + 0.16 * seen.vigour()
+                        + 0.08 * seen.noise().nextGaussian();
+    }
+
+    /** The dip helps in rice hulls, not in leaf mould. */
+    private static double rosemary(Case seen) {
+        boolean dipped = seen.treatment().name().contains("seaweed");
+        boolean hulls = seen.treatment().name().contains("rice hulls");
+        double share = hulls ? (dipped ? 0.9 : 0.3) : (dipped ? 0.42 : 0.4);
+        return seen.chance(Math.max(0, Math.min(1, share + 0.06 * seen.vigour())));
+    }
+
+    /** Yield holds until the drain water is too salt, then falls along a line. */
+    private static double digestate(Case seen) {
+        double in = 0.5 + 0.075 * seen.dose();
+        double out = in * (1.25 + 0.02 * seen.days()) + 0.1 * seen.noise().nextGaussian();
+        if (seen.is("ec-in")) {
+            return in + 0.04 * seen.noise().nextGaussian();
+        }
+        if (seen.is("ec-out")) {
+            return out;
+        }
+        double over = Math.max(0, in - 2);
+        return seen.is("injury")
+                ? 1.5 * over * seen.days() / 28 + 0.3 * seen.noise().nextGaussian()
+                : 62 * Math.max(0.1, 1 - 0.19 * over) * (0.75 + 0.25 * Math.min(1, seen.dose() / 15))
+                        + 3.2 * seen.vigour()
+                        + 1.5 * seen.noise().nextGaussian();
+    }
+
+    /** One bag each, as it was in the notebook. */
+    private static double threeBags(Case seen) {
+        double better = 1 + 0.12 * (seen.treatment().number() - 1) + 0.15 * seen.vigour();
+        if (seen.is("emerged")) {
+            return seen.chance(0.85);
+        }
+        return seen.is("leaves")
+                ? 4 + seen.days() / 4 * better
+                : (seen.is("fresh-mass") ? 18 : seen.is("height") ? 0.5 * seen.days() : 4) * better;
+    }
+}

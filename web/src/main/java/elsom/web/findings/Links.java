@@ -1,0 +1,31 @@
+package elsom.web.findings;
+
+import elsom.core.results.FigureKind;
+import elsom.core.results.GroupResult;
+import elsom.core.results.UnitResult;
+import elsom.core.trial.TrialRecord;
+
+/** Addresses within the findings of one trial. */
+record Links(TrialRecord record, int comparedAt, int bench) {
+    String base() {
+        return "/trials/" + record.trial().id() + "/findings";
+    }
+
+    String view(int otherBench, int look) {
+        return base() + "?bench=" + otherBench + "&at=" + look;
+    }
+
+    String units() {
+        return base() + "/units?bench=" + bench + "&at=" + comparedAt;
+    }
+
+    String working(FigureKind kind, UnitResult unit) {
+        return base() + "/working?kind=" + kind.code() + "&at=" + comparedAt + "&unit="
+                + unit.unit().code();
+    }
+
+    String working(FigureKind kind, GroupResult group) {
+        return base() + "/working?kind=" + kind.code() + "&at=" + comparedAt + "&bench=" + bench + "&treatment="
+                + group.key().treatment();
+    }
+}

@@ -1,0 +1,127 @@
+package elsom.web.findings;
+
+import elsom.core.results.FigureKind;
+import elsom.web.kit.Swatch;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** A section as its fragment shows it: one fragment of {@code findings/sections.html} and one script module each. */
+public sealed interface SectionView {
+    /** The name of its fragment. */
+    String fragment();
+
+    /** Whether it shows one bench; others are the same on every bench. */
+    default boolean ofBench() {
+        return this instanceof Courses || this instanceof Volumes || this instanceof Figures;
+    }
+
+    /** Comparisons of a question, drawn and as a table. */
+    record Contrasts(
+            String title,
+            String asked,
+            String marked,
+            String method,
+            List<String> checked,
+            boolean lettered,
+            String lookName,
+            List<Contrast> rows,
+            List<String> looks,
+            List<OverTime> overTime,
+            String data)
+            implements SectionView {
+        @Override
+        public String fragment() {
+            return "contrasts";
+        }
+
+        /** A comparison; {@code tone} names its style. */
+        public record Contrast(
+                Swatch swatch,
+                String comparator,
+                String difference,
+                String interval,
+                String percent,
+                String p,
+                String letters,
+                String answer,
+                String tone) {}
+
+        /** What one comparison said at each look. */
+        public record OverTime(Swatch swatch, String comparator, List<Cell> cells) {}
+
+        /** An answer at a look. */
+        public record Cell(String words, String tone) {}
+    }
+
+    /** Means of a factorial's cells. */
+    record Interaction(String title, String sentence, List<String> heads, List<Line> lines, String data)
+            implements SectionView {
+        @Override
+        public String fragment() {
+            return "interaction";
+        }
+
+        /** A level of the first factor with a mean at each level of the second. */
+        public record Line(String name, List<String> means) {}
+    }
+
+    /** Treatments from best to worst. */
+    record Ranked(String title, String lookName, List<Placed> rows, List<String> remarks) implements SectionView {
+        @Override
+        public String fragment() {
+            return "ranked";
+        }
+
+        /** A place. */
+        public record Placed(String place, Swatch swatch, String mean, String letters, String alike) {}
+    }
+
+    /** Several endpoints by weight. */
+    record Weighed(String weights, List<Scored> rows, List<Turned> turned, String remark) implements SectionView {
+        @Override
+        public String fragment() {
+            return "weighed";
+        }
+
+        /** A treatment's score out of 100. */
+        public record Scored(int place, Swatch swatch, String score) {}
+
+        /** Who leads when a weight is turned. */
+        public record Turned(String label, String lower, String higher) {}
+    }
+
+    /** Courses over time. */
+    record Courses(String title, List<Chart> charts) implements SectionView {
+        @Override
+        public String fragment() {
+            return "courses";
+        }
+
+        /** A course to draw. */
+        public record Chart(String title, String data) {}
+    }
+
+    /** What volumes are made of. */
+    record Volumes(String lookName, String data) implements SectionView {
+        @Override
+        public String fragment() {
+            return "volumes";
+        }
+    }
+
+    /** Means of every treatment. */
+    record Figures(List<FigureKind> columns, List<TreatmentRow> rows) implements SectionView {
+        @Override
+        public String fragment() {
+            return "figures";
+        }
+
+        /** A treatment's row. */
+        public record TreatmentRow(Swatch swatch, String n, List<Shown> figures) {}
+    }
+
+    /** A figure in a table, with the address of its working; a dash without one when the data don't give it. */
+    record Shown(String number, String scatter, @Nullable String href) {
+        static final Shown NONE = new Shown("–", "", null);
+    }
+}
