@@ -33,6 +33,8 @@ public sealed interface Typed {
     }
 
     int LONGEST = 40;
+    Pattern ENGLISH = Pattern.compile("(?<![0-9.,])[1-9][0-9]{0,2}(?:,[0-9]{3})+\\.[0-9]+(?![0-9.,])");
+    Pattern CONTINENTAL = Pattern.compile("(?<![0-9.,])[1-9][0-9]{0,2}(?:\\.[0-9]{3})+,[0-9]+(?![0-9.,])");
     Pattern PART = Pattern.compile("([0-9]+[.,](?![0-9])|[0-9]*[.,]?[0-9]+)\\s*([^0-9.,+\\-]*)");
 
     /**
@@ -42,7 +44,7 @@ public sealed interface Typed {
      * @param assumed the unit meant when none is typed, and the one the amount is kept in
      */
     static Typed parse(String text, UnitOfMeasure assumed) {
-        String bare = text.replace('\u00a0', ' ').replace('−', '-').strip();
+        String bare = grouped(text.replace('\u00a0', ' ').replace('−', '-').strip());
         String example = assumed.symbol().isEmpty() ? "48.5" : "48.5 or 48,5 " + assumed.symbol();
         if (bare.isEmpty()) {
             return new Refused(text, "No number yet", example);
@@ -53,6 +55,25 @@ public sealed interface Typed {
         return problemWithDigits(bare)
                 .<Typed>map(problem -> new Refused(text, problem, example))
                 .orElseGet(() -> parts(text, bare, assumed, example));
+    }
+
+    /** Without the separators of thousands, where both kinds or several of one show which they are: "1,234.5". */
+    private static String grouped(String bare) {
+        if (bare.length() > LONGEST) {
+            return bare;
+        }
+        Matcher english = ENGLISH.matcher(bare);
+        if (english.find()) {
+            return bare.substring(0, english.start())
+                    + english.group().replace(",", "")
+                    + bare.substring(english.end());
+        }
+        Matcher continental = CONTINENTAL.matcher(bare);
+        return continental.find()
+                ? bare.substring(0, continental.start())
+                        + continental.group().replace(".", "").replace(',', '.')
+                        + bare.substring(continental.end())
+                : bare;
     }
 
     private static Optional<String> problemWithDigits(String bare) {

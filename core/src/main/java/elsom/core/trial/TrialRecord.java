@@ -1,6 +1,5 @@
 package elsom.core.trial;
 
-import elsom.core.quantity.Decimals;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -165,9 +164,8 @@ public final class TrialRecord {
         Double value = reading.value();
         return value == null || endpoint.allows(value)
                 ? Optional.empty()
-                : Optional.of("reading " + reading.id() + " of " + endpoint.name() + " must be "
-                        + Decimals.upTo(endpoint.lowest(), endpoint.decimals()) + " to "
-                        + Decimals.upTo(endpoint.highest(), endpoint.decimals()) + ", got " + value);
+                : Optional.of("reading " + reading.id() + " of " + endpoint.name() + " must be " + endpoint.allowed()
+                        + ", got " + value);
     }
 
     private Optional<String> problem(Mishap mishap) {

@@ -10,6 +10,7 @@ import elsom.core.trial.MishapKind;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.TypedReading;
 import elsom.core.trial.UnitCode;
 import elsom.web.device.Scale;
 import elsom.web.kit.ClosedPage;
@@ -111,11 +112,11 @@ class BenchController {
         return record.endpoints().stream()
                 .filter(known -> known.code().value().equals(endpoint))
                 .findFirst()
-                .map(known -> Entries.understand(text, known) instanceof Typed.Refused refused
+                .map(known -> TypedReading.of(text, known) instanceof Typed.Refused refused
                         ? new Understanding(false, refused.message())
                         : new Understanding(
                                 true,
-                                ((Typed.Understood) Entries.understand(text, known))
+                                ((Typed.Understood) TypedReading.of(text, known))
                                         .stored()
                                         .show(known.decimals() + 1)))
                 .orElseThrow(() -> missing(trial, "endpoint " + endpoint));

@@ -2,7 +2,6 @@ package elsom.web.bench;
 
 import elsom.core.protocol.Concern;
 import elsom.core.protocol.Protocols;
-import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Typed;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.Endpoint;
@@ -13,6 +12,7 @@ import elsom.core.trial.ReadingId;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.TypedReading;
 import elsom.core.trial.UnitCode;
 import elsom.web.kit.Times;
 import elsom.web.platform.Station;
@@ -43,21 +43,6 @@ class Entries {
         this.clock = clock;
     }
 
-    /** What a typed text would be kept as; a refusal says why it would not. */
-    static Typed understand(String text, Endpoint endpoint) {
-        Typed typed = Typed.parse(text, endpoint.unit());
-        if (typed instanceof Typed.Understood understood
-                && !endpoint.allows(understood.stored().value())) {
-            String value = understood.stored().show(endpoint.decimals() + 1);
-            String limit = understood.stored().value() < endpoint.lowest()
-                    ? "must be " + Decimals.upTo(endpoint.lowest(), 1) + " or more"
-                    : "is more than " + Decimals.upTo(endpoint.highest(), 0) + " "
-                            + endpoint.unit().symbol() + "; is the unit right?";
-            return new Typed.Refused(text, endpoint.name() + ": " + value + " " + limit, "48.5");
-        }
-        return typed;
-    }
-
     EntryAnswer enter(TrialId trial, EntryForm form, Station station) {
         TrialRecord record = trials.snapshot(trial);
         Optional<ReadingRef> asked = ref(record, form);
@@ -66,7 +51,7 @@ class Entries {
         }
         ReadingRef ref = asked.get();
         Endpoint endpoint = record.endpoint(ref.endpoint());
-        Typed typed = understand(form.text(), endpoint);
+        Typed typed = TypedReading.of(form.text(), endpoint);
         if (typed instanceof Typed.Refused refused) {
             return refused(record, form, refused.message());
         }

@@ -1,8 +1,6 @@
 package elsom.web.exchange;
 
-import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Typed;
-import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
@@ -11,6 +9,7 @@ import elsom.core.trial.Look;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.TypedReading;
 import elsom.core.trial.UnitCode;
 import elsom.web.trial.NewReading;
 import java.io.InputStream;
@@ -171,20 +170,10 @@ final class ReadingsCsv {
     private static Typed.Understood value(CsvTable.Row row, Endpoint endpoint) {
         String unit = row.optional("value_unit").orElse("");
         String text = row.text("value") + (unit.isEmpty() ? "" : " " + unit);
-        Typed typed = Typed.parse(text, endpoint.unit());
+        Typed typed = TypedReading.of(text, endpoint);
         if (typed instanceof Typed.Refused refused) {
             throw row.refuse("value: " + refused.message());
         }
-        Typed.Understood understood = (Typed.Understood) typed;
-        double stored = understood.stored().value();
-        if (!endpoint.allows(stored)) {
-            throw row.refuse("value: " + Decimals.upTo(stored, 3) + " " + symbol(endpoint.unit()) + "must be "
-                    + Decimals.upTo(endpoint.lowest(), 0) + " to " + Decimals.upTo(endpoint.highest(), 0));
-        }
-        return understood;
-    }
-
-    private static String symbol(UnitOfMeasure unit) {
-        return unit.symbol().isEmpty() ? "" : unit.symbol() + " ";
+        return (Typed.Understood) typed;
     }
 }

@@ -22,6 +22,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** What is asked, and how it is measured. */
 final class QuestionPart implements Part {
@@ -47,7 +48,13 @@ final class QuestionPart implements Part {
                     .put(ASKED, i, "comparator", q.comparator() == 0 ? "" : Treatment.codeFor(q.comparator()))
                     .put(ASKED, i, "endpoint", q.endpoint())
                     .put(ASKED, i, "direction", q.direction())
-                    .put(ASKED, i, "matters", Decimals.upTo(q.matters(), 6) + (q.inPercent() ? " %" : symbol(plan, q)));
+                    .put(
+                            ASKED,
+                            i,
+                            "matters",
+                            q.margin().isPresent()
+                                    ? Decimals.upTo(q.matters(), 6) + (q.inPercent() ? " %" : symbol(plan, q))
+                                    : "");
         }
         List<Measure> measures = plan.asked().measures();
         for (int i = 0; i < measures.size(); i++) {
@@ -79,7 +86,7 @@ final class QuestionPart implements Part {
         List<Measure> measures = measures(form, plan, problems);
         List<Question> questions = new ArrayList<>();
         for (int i = 0; i < Math.min(form.lines(ASKED), Question.MOST); i++) {
-            if (!form.text(ASKED, i, "matters").isEmpty()) {
+            if (isAsked(form, i)) {
                 asked(form, i, plan, measures, problems).ifPresent(questions::add);
             }
         }
@@ -93,6 +100,12 @@ final class QuestionPart implements Part {
                                 + "” would measure nothing. Tick something else for it under “Dates and care” first, or"
                                 + " keep the endpoint."));
         return problems.none() ? plan.measuring(new Asked(question, crop, questions, measures)) : plan;
+    }
+
+    /** A line is a comparison when it has an endpoint, or anything was typed in it; what matters may be left open. */
+    private static boolean isAsked(Form form, int i) {
+        return Stream.of("endpoint", "who", "comparator", "matters")
+                .anyMatch(part -> !form.text(ASKED, i, part).isEmpty());
     }
 
     /** Looks that measure only what is left out now. */
@@ -228,7 +241,7 @@ final class QuestionPart implements Part {
                 .filter(m -> m.endpoint().code().value().equals(form.text(ASKED, i, "endpoint")))
                 .findFirst();
         if (measure.isEmpty()) {
-            problems.add(field, "Choose an endpoint that is measured.");
+            problems.add(field, "Choose the endpoint that is compared; a line without one is left out.");
             return Optional.empty();
         }
         List<Integer> who = new ArrayList<>();
@@ -272,6 +285,9 @@ final class QuestionPart implements Part {
 
     /** "15 %" of the comparator, or an amount in the endpoint's unit. An endpoint in percent takes percent as its unit. */
     private static Optional<Matters> matters(String text, Measure measure, String field, Problems problems) {
+        if (text.isEmpty()) {
+            return Optional.of(new Matters(0, false));
+        }
         UnitOfMeasure unit = measure.endpoint().unit();
         boolean percent = text.endsWith("%") && unit != UnitOfMeasure.PERCENT;
         Typed typed = Typed.parse(text, percent ? UnitOfMeasure.PERCENT : unit);

@@ -35,13 +35,14 @@ export function drawContrasts(place, chart) {
   if (!chart.rows.length) return;
   const wide = Math.max(300, place.clientWidth);
   const narrow = wide < NARROW;
-  const left = narrow ? 12 : Math.min(300, wide * 0.34);
+  const left = narrow ? 12 : Math.min(340, wide * 0.36);
   const step = narrow ? STEP + 20 : STEP;
   const high = HEAD + chart.rows.length * step;
   const svg = drawing(place, wide, high + FOOT, `Differences in ${chart.label}, 95 % intervals. ${saysContrasts(chart)}`);
   const x = d3.scaleLinear().domain(stretch(chart.rows)).range([left, wide - 16]).nice();
   axis(svg, x, high, chart, narrow);
-  chart.rows.forEach((row, i) => drawRow(svg, row, x, HEAD + i * step, step, { narrow, left }));
+  const several = new Set(chart.rows.map((row) => row.comparator)).size > 1;
+  chart.rows.forEach((row, i) => drawRow(svg, row, x, HEAD + i * step, step, { narrow, left, several }));
   svg.append('line').attr('class', 'nought').attr('x1', x(0)).attr('x2', x(0)).attr('y1', HEAD - 8).attr('y2', high);
 }
 
@@ -52,13 +53,13 @@ function axis(svg, x, high, chart, narrow) {
     .text(`difference, ${chart.unit || 'as measured'}${chart.rows.some((row) => row.margin !== undefined) ? '; shaded: too small to matter' : ''}`);
 }
 
-function drawRow(svg, row, x, y, step, { narrow, left }) {
+function drawRow(svg, row, x, y, step, { narrow, left, several }) {
   const middle = y + (narrow ? step - 14 : step / 2);
   if (row.margin !== undefined) {
     svg.append('rect').attr('class', 'margin-band').attr('x', x(-row.margin)).attr('width', x(row.margin) - x(-row.margin))
       .attr('y', middle - 11).attr('height', 22);
   }
-  const name = narrow ? `${row.swatch.code} ${row.swatch.name}, beside ${row.comparator}` : `${row.swatch.code} ${row.swatch.name}`;
+  const name = `${row.swatch.code} ${row.swatch.name}${several || narrow ? `, beside ${row.comparator}` : ''}`;
   const words = svg.append('text').attr('class', 'name').attr('x', narrow ? left : 0).attr('y', narrow ? y + 12 : middle + 4).text(clipped(name, narrow ? 44 : left / 7.6));
   words.append('title').text(`${row.swatch.name} beside ${row.comparator}`);
   const [from, to] = x.range();

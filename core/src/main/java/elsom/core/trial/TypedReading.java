@@ -1,0 +1,56 @@
+package elsom.core.trial;
+
+import elsom.core.quantity.Quantity;
+import elsom.core.quantity.Typed;
+import elsom.core.quantity.UnitOfMeasure;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** What was made of a reading somebody typed, at the bench or in a file: an amount that its endpoint can have. */
+public final class TypedReading {
+    private static final Pattern OF = Pattern.compile("(\\d{1,6}) ?(?:of|/) ?(\\d{1,6})");
+
+    private TypedReading() {}
+
+    /** Reads "48.5 g", or "7 of 10" for a count; refuses what the endpoint can't have, with the range it can. */
+    public static Typed of(String text, Endpoint endpoint) {
+        Matcher counted = OF.matcher(text.strip());
+        if (endpoint.counting() == Counting.COUNT_OF && counted.matches()) {
+            return counted(text, endpoint, counted);
+        }
+        Typed typed = Typed.parse(text, endpoint.unit());
+        if (typed instanceof Typed.Understood understood
+                && !endpoint.allows(understood.stored().value())) {
+            return new Typed.Refused(
+                    text,
+                    endpoint.name() + " can't be " + understood.stored().show(endpoint.decimals() + 1) + "; it can be "
+                            + endpoint.allowed(),
+                    example(endpoint));
+        }
+        return typed;
+    }
+
+    private static Typed counted(String text, Endpoint endpoint, Matcher counted) {
+        Optional<CountedOf> count = CountedOf.typed(text);
+        if (count.isEmpty()) {
+            return new Typed.Refused(text, "More than there were in “" + text.strip() + "”", example(endpoint));
+        }
+        if (count.get().n() > endpoint.size()) {
+            return new Typed.Refused(
+                    text,
+                    endpoint.name() + " is counted among " + endpoint.size() + " at most, got “" + counted.group(2)
+                            + "”",
+                    example(endpoint));
+        }
+        Quantity value = new Quantity(count.get().k(), UnitOfMeasure.COUNT);
+        return new Typed.Understood(text, value, value);
+    }
+
+    private static String example(Endpoint endpoint) {
+        return endpoint.counting() == Counting.COUNT_OF
+                ? Math.min(7, endpoint.size()) + ", or “" + Math.max(0, endpoint.size() - 2) + " of "
+                        + Math.max(1, endpoint.size() - 1) + "” when some are gone"
+                : endpoint.whole() ? "7" : "48.5";
+    }
+}
