@@ -1,19 +1,16 @@
 package elsom.calc;
 
-import elsom.core.analysis.Answer;
 import elsom.core.analysis.Arm;
 import elsom.core.analysis.Ask;
-import elsom.core.analysis.Comparison;
 import elsom.core.analysis.Design;
 import elsom.core.analysis.EndpointKind;
-import elsom.core.analysis.Interaction;
 import elsom.core.analysis.Judge;
 import elsom.core.analysis.Judgement;
-import elsom.core.analysis.MainEffect;
 import elsom.core.analysis.Observations;
 import elsom.core.analysis.Observed;
 import elsom.core.analysis.Value;
 import elsom.core.flag.Flags;
+import elsom.core.flag.JudgementData;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -21,7 +18,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.PropertyNamingStrategies;
+import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /** {@code verdict}: a question judged on units, as the pages of findings judge it. */
@@ -30,6 +28,9 @@ final class VerdictFamily implements Family {
     private static final String CONTROL = "control";
     private static final String NOT_YET = "not_yet";
     private static final double USUAL_ALPHA = 0.05;
+    private static final JsonMapper SNAKES = JsonMapper.builder()
+            .propertyNamingStrategy(PropertyNamingStrategies.SNAKE_CASE)
+            .build();
 
     @Override
     public String name() {
@@ -40,19 +41,7 @@ final class VerdictFamily implements Family {
     public ObjectNode work(JsonNode input) {
         Observations observations = observations(input);
         Judgement judgement = Judge.of(observations, ask(input));
-        ObjectNode answer = Answers.object().put("analysis", judgement.method().code());
-        judgement.refused().ifPresent(reason -> answer.put("refused", reason));
-        ArrayNode comparisons = answer.putArray("comparisons");
-        judgement.comparisons().forEach(each -> comparisons.add(comparison(observations, each)));
-        letters(answer, observations, judgement);
-        interaction(answer, observations, judgement);
-        ArrayNode effects = answer.putArray("main_effects");
-        judgement.mainEffects().forEach(each -> effects.add(mainEffect(observations, each)));
-        ArrayNode checked = answer.putArray("checked");
-        judgement.checked().forEach(checked::add);
-        ArrayNode flags = answer.putArray("flags");
-        Flags.of(observations, judgement).forEach(flag -> flags.add(flag.code().code()));
-        return answer;
+        return SNAKES.valueToTree(JudgementData.of(observations, judgement, Flags.of(observations, judgement)));
     }
 
     private static <E extends Enum<E>> E choice(JsonNode object, String field, Class<E> choices) {
@@ -155,78 +144,5 @@ final class VerdictFamily implements Family {
                 Inputs.optionalNumber(question, "margin"),
                 question.path("margin_percent").asBoolean(false),
                 alpha.orElse(Inputs.optionalNumber(question, "alpha").orElse(USUAL_ALPHA)));
-    }
-
-    private static String code(Observations observations, int arm) {
-        return observations.arms().get(arm).code();
-    }
-
-    private static String answer(Answer answer) {
-        return answer.name().toLowerCase(Locale.ROOT);
-    }
-
-    private static ObjectNode comparison(Observations observations, Comparison each) {
-        ObjectNode node = Answers.object()
-                .put("treatment", code(observations, each.treatment()))
-                .put("comparator", code(observations, each.comparator()));
-        Answers.put(node, "difference", finite(each.difference()));
-        Answers.put(node, "low", each.interval().map(i -> finite(i.low())).orElse(OptionalDouble.empty()));
-        Answers.put(node, "high", each.interval().map(i -> finite(i.high())).orElse(OptionalDouble.empty()));
-        Answers.put(node, "percent", each.percent());
-        Answers.put(node, "percent_low", "percent_high", each.percentInterval());
-        Answers.put(node, "p", each.p());
-        if (each.rankP().isPresent()) {
-            node.put("rank_p", each.rankP().getAsDouble());
-        }
-        node.put("answer", answer(each.answer()));
-        if (each.unitsThatWouldTell().isPresent()) {
-            node.put("units_that_would_tell", each.unitsThatWouldTell().getAsInt());
-        } else {
-            node.putNull("units_that_would_tell");
-        }
-        return node;
-    }
-
-    private static OptionalDouble finite(double value) {
-        return Double.isFinite(value) ? OptionalDouble.of(value) : OptionalDouble.empty();
-    }
-
-    private static void letters(ObjectNode answer, Observations observations, Judgement judgement) {
-        ObjectNode letters = answer.putObject("letters");
-        for (int arm = 0; arm < judgement.letters().size(); arm++) {
-            letters.put(code(observations, arm), judgement.letters().get(arm));
-        }
-    }
-
-    private static void interaction(ObjectNode answer, Observations observations, Judgement judgement) {
-        if (judgement.interaction().isEmpty()) {
-            answer.putNull("interaction");
-            return;
-        }
-        Interaction found = judgement.interaction().get();
-        answer.putObject("interaction")
-                .put("shown", found.shown())
-                .put("p", found.p())
-                .put("estimate", found.estimate())
-                .put("low", found.interval().low())
-                .put("high", found.interval().high())
-                .put("first", pair(observations, found.first()))
-                .put("second", pair(observations, found.second()));
-    }
-
-    private static String pair(Observations observations, Interaction.Cells cells) {
-        return code(observations, cells.treatment()) + "-" + code(observations, cells.comparator());
-    }
-
-    private static ObjectNode mainEffect(Observations observations, MainEffect effect) {
-        return Answers.object()
-                .put("factor", observations.factors().get(effect.factor()))
-                .put("level", effect.level())
-                .put("against", effect.against())
-                .put("difference", effect.difference())
-                .put("low", effect.interval().low())
-                .put("high", effect.interval().high())
-                .put("p", effect.p())
-                .put("answer", answer(effect.answer()));
     }
 }

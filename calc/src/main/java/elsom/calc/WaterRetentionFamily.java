@@ -1,10 +1,7 @@
 package elsom.calc;
 
-import elsom.core.protocol.WaterKinds;
 import elsom.core.stats.Outcome;
 import elsom.core.stats.Summary;
-import elsom.core.results.GroupKey;
-import elsom.core.results.Ranking;
 import elsom.core.water.Gravimetry;
 import elsom.core.water.RefillTime;
 import elsom.core.water.TimedMass;
@@ -23,6 +20,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** {@code water_retention}: gravimetric retention of media from the weighings of their units; docs/calc.md. */
 final class WaterRetentionFamily implements Family {
     private static final double USUAL_REFILL = 0.5;
+    private static final double TIE = 0.02;
 
     @Override
     public String name() {
@@ -37,23 +35,38 @@ final class WaterRetentionFamily implements Family {
         }
         ObjectNode answer = JsonNodeFactory.instance.objectNode();
         ArrayNode media = answer.putArray("media");
-        Map<GroupKey, Double> means = new LinkedHashMap<>();
-        List<String> names = new ArrayList<>();
+        Map<String, Double> means = new LinkedHashMap<>();
         for (JsonNode medium : Inputs.list(input, "media")) {
-            names.add(Inputs.text(medium, "name"));
+            String name = Inputs.text(medium, "name");
             List<Gravimetry> units = units(medium);
-            media.add(medium(names.get(names.size() - 1), units, refill));
-            stillHeld(units).ifPresent(mean -> means.put(new GroupKey(1, names.size()), mean));
+            media.add(medium(name, units, refill));
+            stillHeld(units).ifPresent(mean -> means.put(name, mean));
         }
-        ArrayNode ranking = answer.putArray("ranking");
-        Ranking.of("all", WaterKinds.STILL_HELD, means)
-                .places()
-                .forEach(place -> ranking.addObject()
-                        .put("place", place.place())
-                        .put("tied", place.tied())
-                        .put("name", names.get(place.group().treatment() - 1))
-                        .put("still_held", place.mean()));
+        rank(answer.putArray("ranking"), means);
         return answer;
+    }
+
+    /** In falling order; means within 2 % of the first of a place share it. Nothing is judged here: units are few. */
+    private static void rank(ArrayNode ranking, Map<String, Double> means) {
+        List<Map.Entry<String, Double>> sorted = means.entrySet().stream()
+                .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
+                .toList();
+        int from = 0;
+        while (from < sorted.size()) {
+            double lead = sorted.get(from).getValue();
+            int to = from + 1;
+            while (to < sorted.size() && lead - sorted.get(to).getValue() <= TIE * Math.abs(lead)) {
+                to++;
+            }
+            for (int i = from; i < to; i++) {
+                ranking.addObject()
+                        .put("place", from + 1)
+                        .put("tied", to - from > 1)
+                        .put("name", sorted.get(i).getKey())
+                        .put("still_held", sorted.get(i).getValue());
+            }
+            from = to;
+        }
     }
 
     private static List<Gravimetry> units(JsonNode medium) {

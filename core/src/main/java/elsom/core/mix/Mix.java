@@ -1,12 +1,14 @@
 package elsom.core.mix;
 
 import elsom.core.quantity.Bounds;
+import elsom.core.quantity.Decimals;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Materials by parts of volume; only the proportion of the parts counts. */
 public record Mix(List<Part> parts) {
@@ -74,6 +76,41 @@ public record Mix(List<Part> parts) {
 
     private static void add(Map<String, Double> parts, String material, String number) {
         parts.merge(material.strip(), Double.parseDouble(number.replace(',', '.')), Double::sum);
+    }
+
+    /**
+     * This mix thinned with another: so much of it, the rest of the other, by volume.
+     *
+     * @param share of this one, 0 to 1
+     */
+    public Mix in(Mix base, double share) {
+        if (!(share >= 0 && share <= 1)) {
+            throw new IllegalArgumentException("a share of a mix must be 0 to 100 %, got " + 100 * share + " %");
+        }
+        Map<String, Double> merged = new LinkedHashMap<>();
+        thinned(merged, this, share);
+        thinned(merged, base, 1 - share);
+        return new Mix(merged.entrySet().stream()
+                .map(part -> new Part(part.getKey(), part.getValue()))
+                .toList());
+    }
+
+    private static void thinned(Map<String, Double> merged, Mix mix, double share) {
+        for (Part part : mix.parts) {
+            double parts = 100 * share * part.parts() / mix.total();
+            if (parts > 0) {
+                merged.merge(part.material(), parts, Double::sum);
+            }
+        }
+    }
+
+    /** As {@link #parse} reads it: "25 % GW-32 + 75 % leaf mould"; a single material by its name. */
+    public String text() {
+        return parts.size() == 1
+                ? parts.get(0).material()
+                : parts.stream()
+                        .map(part -> Decimals.upTo(100 * part.parts() / total(), 3) + " % " + part.material())
+                        .collect(Collectors.joining(" + "));
     }
 
     public double total() {

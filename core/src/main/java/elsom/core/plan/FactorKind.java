@@ -4,6 +4,7 @@ package elsom.core.plan;
 public enum FactorKind {
     MATERIAL("what it is made of"),
     DOSE("how much"),
+    SHARE("what share of the mix"),
     TIME("how long"),
     HANDLING("how it is treated");
 

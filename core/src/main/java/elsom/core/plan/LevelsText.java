@@ -45,11 +45,11 @@ public final class LevelsText {
             String control,
             @Nullable Double labelRate,
             @Nullable Double expectedEffect) {
-        boolean measured = kind == FactorKind.DOSE || kind == FactorKind.TIME;
+        boolean measured = kind == FactorKind.DOSE || kind == FactorKind.TIME || kind == FactorKind.SHARE;
         Bounds.note("the levels of “" + name + "”", levels, Bounds.LEVELS_TEXT);
         Matcher series = SERIES.matcher(String.join(" ", levels.strip().split("\\s+")));
         if (measured && series.matches()) {
-            return series(name, kind, series, labelRate, expectedEffect);
+            return series(name, kind, series, control, labelRate, expectedEffect);
         }
         List<String> parts = Arrays.stream(levels.split("[;\\n]|,(?!\\d)"))
                 .map(String::strip)
@@ -59,7 +59,9 @@ public final class LevelsText {
             throw new IllegalArgumentException("“" + name + "” needs two levels or more, parted by commas. Accepted: "
                     + (measured ? "0, 0.5, 1, 2 % or 0.25 to 4 % in 6" : "none, seaweed"));
         }
-        return measured ? amounts(name, kind, parts, labelRate, expectedEffect) : named(name, kind, parts, control);
+        return measured
+                ? amounts(name, kind, parts, control, labelRate, expectedEffect)
+                : named(name, kind, parts, control);
     }
 
     private static Factor named(String name, FactorKind kind, List<String> parts, String control) {
@@ -85,27 +87,31 @@ public final class LevelsText {
     }
 
     private static Factor series(
-            String name, FactorKind kind, Matcher series, @Nullable Double label, @Nullable Double effect) {
+            String name,
+            FactorKind kind,
+            Matcher series,
+            String typedControl,
+            @Nullable Double label,
+            @Nullable Double effect) {
         String spelled = Optional.ofNullable(series.group(4))
                 .or(() -> Optional.ofNullable(series.group(2)))
                 .orElse("");
-        UnitOfMeasure unit = unit(name, spelled);
+        UnitOfMeasure unit = unit(kind, name, spelled);
         List<Double> doses = DoseSeries.geometric(
                 number(Objects.requireNonNull(series.group(1))),
                 number(Objects.requireNonNull(series.group(3))),
                 Integer.parseInt(Objects.requireNonNull(series.group(5))),
                 label == null ? OptionalDouble.empty() : OptionalDouble.of(label));
-        return new Factor(
-                name,
-                kind,
-                unit,
-                doses.stream().map(dose -> level(dose, unit, 0)).toList(),
-                label,
-                effect);
+        return new Factor(name, kind, unit, levels(name, doses, unit, typedControl, 0), label, effect);
     }
 
     private static Factor amounts(
-            String name, FactorKind kind, List<String> parts, @Nullable Double label, @Nullable Double effect) {
+            String name,
+            FactorKind kind,
+            List<String> parts,
+            String typedControl,
+            @Nullable Double label,
+            @Nullable Double effect) {
         String spelled = "";
         List<Double> doses = new ArrayList<>();
         for (String part : parts) {
@@ -120,24 +126,41 @@ public final class LevelsText {
                 throw new IllegalArgumentException("“" + part + "” is not an amount. Accepted: 0, 0.5, 1, 2 %");
             }
         }
-        UnitOfMeasure unit = unit(name, spelled);
+        UnitOfMeasure unit = unit(kind, name, spelled);
         double least = doses.stream().mapToDouble(dose -> dose).min().orElseThrow();
         // With a time, the shortest is what the others are compared with; a dose is compared with none.
-        double control = kind == FactorKind.DOSE ? 0 : least;
-        return new Factor(
-                name,
-                kind,
-                unit,
-                doses.stream().map(dose -> level(dose, unit, control)).toList(),
-                label,
-                effect);
+        double control = kind == FactorKind.TIME ? least : 0;
+        return new Factor(name, kind, unit, levels(name, doses, unit, typedControl, control), label, effect);
+    }
+
+    /** The control is the level that was typed as such; without one, the usual. */
+    private static List<Factor.Level> levels(
+            String name, List<Double> amounts, UnitOfMeasure unit, String typedControl, double usual) {
+        if (typedControl.isBlank()) {
+            return amounts.stream().map(amount -> level(amount, unit, usual)).toList();
+        }
+        Matcher typed = AMOUNT.matcher(typedControl.strip());
+        double control = typed.matches()
+                ? number(Objects.requireNonNull(typed.group(1)))
+                : NOTHING.contains(typedControl.strip().toLowerCase(Locale.ROOT)) ? 0 : Double.NaN;
+        if (!amounts.contains(control)) {
+            throw new IllegalArgumentException("“" + typedControl.strip() + "” is not a level of “" + name
+                    + "”; its levels are "
+                    + amounts.stream()
+                            .map(amount -> level(amount, unit, control).name())
+                            .collect(Collectors.joining(", ")));
+        }
+        return amounts.stream().map(amount -> level(amount, unit, control)).toList();
     }
 
     private static Factor.Level level(double amount, UnitOfMeasure unit, double control) {
         return new Factor.Level((Decimals.upTo(amount, 4) + " " + unit.symbol()).strip(), amount, amount == control);
     }
 
-    private static UnitOfMeasure unit(String name, String spelled) {
+    private static UnitOfMeasure unit(FactorKind kind, String name, String spelled) {
+        if (kind == FactorKind.SHARE) {
+            return UnitOfMeasure.PERCENT;
+        }
         return spelled.isBlank()
                 ? UnitOfMeasure.COUNT
                 : UnitOfMeasure.spelled(spelled)

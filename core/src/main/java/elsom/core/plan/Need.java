@@ -15,6 +15,7 @@ public record Need(Kind kind, String name, String forWhat, double amount, UnitOf
         SHOPPING("Materials in all"),
         MEDIUM("Batches: loose volume before mixing"),
         SEED("Seed"),
+        ADDITION("Mixed into the medium: lime, sulfur, feeds"),
         LIQUID("Feeds and stocks"),
         CONTAINER("Containers and labels");
 

@@ -172,9 +172,47 @@ public final class Needs {
         }
     }
 
+    /** What is mixed into the medium: so much a litre of it, by the filled volume. */
+    private void additions() {
+        for (int i = 0; i < treatments.size(); i++) {
+            PlannedTreatment treatment = treatments.get(i);
+            for (int f = 0; f < treatment.levels().size(); f++) {
+                Factor factor = plan.treatments().factors().get(f);
+                Double strength = factor.levels().get(treatment.levels().get(f)).amount();
+                boolean aLitre = factor.unit() == UnitOfMeasure.GRAM_PER_LITRE
+                        || factor.unit() == UnitOfMeasure.MILLILITRE_PER_LITRE
+                        || factor.unit() == UnitOfMeasure.PERCENT;
+                if (factor.kind() == FactorKind.DOSE && strength != null && strength > 0 && aLitre) {
+                    addition(treatment, factor, strength, units(i + 1) * plan.volumeMl(treatment) / 1000);
+                }
+            }
+        }
+    }
+
+    private void addition(PlannedTreatment treatment, Factor factor, double strength, double litres) {
+        double batch = litres * (1 + plan.pots().spare());
+        double each = factor.unit() == UnitOfMeasure.PERCENT ? strength * 10 : strength;
+        boolean grams = factor.unit() == UnitOfMeasure.GRAM_PER_LITRE;
+        needs.add(need(
+                Need.Kind.ADDITION,
+                factor.name() + " in " + treatment.name(),
+                batch * each,
+                grams ? UnitOfMeasure.GRAM : UnitOfMeasure.MILLILITRE,
+                grams
+                        ? "litres of medium · (1 + spare) · grams a litre of the product as it is sold"
+                        : "litres of medium · (1 + spare) · millilitres a litre; a percentage is by volume of the product as"
+                                + " it is sold",
+                List.of(
+                        Term.given("medium", litres, UnitOfMeasure.LITRE, 2),
+                        Term.given("spare", plan.pots().spare(), UnitOfMeasure.FRACTION, 0),
+                        Term.given("dose", strength, factor.unit(), 3)),
+                Decimals.upTo(batch, 2) + " L · " + Decimals.upTo(each, 3) + (grams ? " g/L" : " mL/L")));
+    }
+
     private void liquids() {
         double doseMl = plan.pots().doseMl();
         if (doseMl == 0) {
+            additions();
             return;
         }
         int times = Math.max(

@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -24,6 +25,9 @@ import java.util.stream.IntStream;
  */
 public final class PlanCheck {
     private static final double ALIKE = 0.05;
+
+    /** More often than this a difference that matters would be missed: less than 80 % power. */
+    private static final double MISSED = 0.2;
 
     private final Plan plan;
     private final List<PlannedTreatment> all;
@@ -45,6 +49,7 @@ public final class PlanCheck {
                     .filter(factor -> factor.kind() == FactorKind.DOSE)
                     .forEach(check::series);
             check.mixes();
+            check.shares();
         }
         return List.copyOf(check.flags);
     }
@@ -56,12 +61,42 @@ public final class PlanCheck {
         check.questions();
         check.looks();
         check.size();
+        check.unread();
+        check.power();
         check.flags.sort((a, b) -> b.severity().compareTo(a.severity()));
         return List.copyOf(check.flags);
     }
 
     private void flag(Flag.Severity severity, String seen, String why, String next) {
         flags.add(new Flag(FlagCode.PLAN, severity, seen, why, next, List.of()));
+    }
+
+    /** A share of a mix needs the rest of it. */
+    private void shares() {
+        List<Factor> shares = plan.treatments().factors().stream()
+                .filter(factor -> factor.kind() == FactorKind.SHARE)
+                .toList();
+        boolean material =
+                plan.treatments().factors().stream().anyMatch(factor -> factor.kind() == FactorKind.MATERIAL);
+        if (!shares.isEmpty() && (plan.treatments().base().isBlank() || !material)) {
+            flag(
+                    Flag.Severity.WRONG,
+                    "“" + shares.get(0).name() + "” is a share of a mix, yet "
+                            + (material ? "nothing says what the rest of it is." : "no factor says of which material."),
+                    "Units would be filled with the pure material, or with none of it.",
+                    material
+                            ? "Write the base medium, such as leaf mould."
+                            : "Add a factor about what it is made of, or name the factor a dose.");
+        }
+        if (shares.stream()
+                .flatMap(factor -> factor.levels().stream())
+                .anyMatch(level -> level.amount() != null && level.amount() > 100)) {
+            flag(
+                    Flag.Severity.WRONG,
+                    "A share of a mix is above 100 %.",
+                    "There is no more of it than all.",
+                    "Write shares from 0 to 100 %.");
+        }
     }
 
     private void control() {
@@ -280,6 +315,44 @@ public final class PlanCheck {
                         "There is nothing to read of them yet, so the look stays incomplete.",
                         "Move it after the last start, or read the others only.");
             }
+        }
+    }
+
+    /** What is asked about and no look takes is never read. */
+    private void unread() {
+        plan.asked().questions().stream()
+                .map(Question::endpoint)
+                .distinct()
+                .filter(code -> plan.schedule().looks().stream()
+                        .noneMatch(look -> look.endpoints().contains(code)))
+                .flatMap(code -> plan.asked().measure(code).stream())
+                .forEach(measure -> flag(
+                        Flag.Severity.WRONG,
+                        "No look takes " + measure.endpoint().name().toLowerCase(Locale.ROOT)
+                                + ", which is asked about.",
+                        "It would never be read, and the question never answered.",
+                        "Tick it at a look under “Dates and care”, or ask about something that is read."));
+    }
+
+    /** Units that are too few would likely miss what matters. */
+    private void power() {
+        for (Question question : plan.asked().questions()) {
+            plan.asked().measure(question.endpoint()).ifPresent(measure -> {
+                DetectableTable table = DetectableTable.of(plan, measure, measure.typicalCv(), OptionalDouble.empty());
+                double missed =
+                        1 - table.at(plan.arrangement().replicates()).power().orElse(1);
+                if (missed > MISSED && plan.arrangement().replicates() > 1) {
+                    flag(
+                            Flag.Severity.CAUTION,
+                            "A difference that matters in "
+                                    + measure.endpoint().name().toLowerCase(Locale.ROOT) + " would be missed "
+                                    + Decimals.percent(missed, 0) + " times in a hundred.",
+                            "So “can't tell” is the likely answer, with what units of a treatment usually scatter.",
+                            table.needed().isPresent()
+                                    ? table.needed().getAsInt() + " units of each would see it four times in five."
+                                    : "Ask for a larger difference, or an endpoint that scatters less.");
+                }
+            });
         }
     }
 

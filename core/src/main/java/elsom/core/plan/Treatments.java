@@ -1,5 +1,6 @@
 package elsom.core.plan;
 
+import elsom.core.mix.Mix;
 import elsom.core.quantity.Bounds;
 import elsom.core.trial.ControlKind;
 import elsom.core.trial.Treatment;
@@ -11,7 +12,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * What is compared: the cells of one to three factors, or a plain list.
@@ -116,16 +119,43 @@ public record Treatments(List<Factor> factors, String base, List<List<Integer>> 
         }
         String name = clipped(
                 levels.stream().map(Factor.Level::name).collect(Collectors.joining(" · ")), Treatment.LONGEST_NAME);
-        boolean control = levels.stream().allMatch(Factor.Level::control);
+        boolean control = controls(levels);
         return new PlannedTreatment(
                 name,
-                materials.isEmpty() ? base : clipped(String.join(" + ", materials), Bounds.MIX),
+                materials.isEmpty() ? base : clipped(mixed(String.join(" + ", materials), levels), Bounds.MIX),
                 "",
                 control ? ControlKind.CONTROL : ControlKind.NONE,
                 properties,
                 null,
                 0,
                 cell);
+    }
+
+    /** At the control level of every factor; a share of nothing is one, whatever it is nothing of. */
+    private boolean controls(List<Factor.Level> levels) {
+        boolean none = IntStream.range(0, levels.size())
+                .anyMatch(i -> factors.get(i).kind() == FactorKind.SHARE
+                        && levels.get(i).control());
+        return IntStream.range(0, levels.size())
+                .allMatch(
+                        i -> levels.get(i).control() || (none && factors.get(i).kind() == FactorKind.MATERIAL));
+    }
+
+    /** The material thinned with the base as far as a factor of shares says. */
+    private String mixed(String material, List<Factor.Level> levels) {
+        OptionalDouble share = IntStream.range(0, levels.size())
+                .filter(i -> factors.get(i).kind() == FactorKind.SHARE
+                        && levels.get(i).amount() != null)
+                .mapToDouble(i -> Objects.requireNonNull(levels.get(i).amount()) / 100)
+                .findFirst();
+        if (share.isEmpty() || base.isBlank() || share.getAsDouble() > 1) {
+            return material;
+        }
+        try {
+            return Mix.parse(material).in(Mix.parse(base), share.getAsDouble()).text();
+        } catch (IllegalArgumentException unreadable) {
+            return material;
+        }
     }
 
     private static String clipped(String text, int longest) {

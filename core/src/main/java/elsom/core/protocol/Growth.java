@@ -189,6 +189,7 @@ public final class Growth {
                         "Holds for this species, age and stock only.",
                         "Nothing in the first days proves nothing: look until day 10 or two weeks.",
                         "A dose never given was never tested.")
+                .inSeries()
                 .usually(6, LayoutKind.BLOCKS, 4, 0, 50);
     }
 
@@ -245,6 +246,7 @@ public final class Growth {
                         "Needs five strengths or more, one without loss and one with plain loss.",
                         "What drains tells the root's salinity; what goes in does not.",
                         "Heat makes salt worse: holds for this season.")
+                .inSeries()
                 .usually(5, LayoutKind.BLOCKS, 8, 10, 200);
     }
 

@@ -42,6 +42,11 @@ public interface Protocol {
     /** What may be measured, with its rule and what units usually scatter. */
     List<Measure> measures();
 
+    /** Whether treatments are usually strengths of one thing, so that a plan opens with a grid for them. */
+    default boolean series() {
+        return false;
+    }
+
     /** What is asked of each treatment beforehand. */
     List<TreatmentProperty> properties();
 

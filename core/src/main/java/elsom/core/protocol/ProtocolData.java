@@ -38,6 +38,7 @@ final class ProtocolData implements Protocol {
     private final List<Step> preparation = new ArrayList<>();
     private final List<String> validity = new ArrayList<>();
     private Habit habit = Habit.POTS;
+    private boolean series;
 
     private ProtocolData(String code, String name) {
         this.code = new ProtocolCode(code);
@@ -102,6 +103,11 @@ final class ProtocolData implements Protocol {
         return this;
     }
 
+    ProtocolData inSeries() {
+        series = true;
+        return this;
+    }
+
     static Duration day(int days) {
         return Duration.ofDays(days);
     }
@@ -159,6 +165,11 @@ final class ProtocolData implements Protocol {
     @Override
     public List<String> validity() {
         return List.copyOf(validity);
+    }
+
+    @Override
+    public boolean series() {
+        return series;
     }
 
     @Override

@@ -35,8 +35,39 @@ class PlanCheckTest {
                         factor("Dip", FactorKind.HANDLING, "none", "seaweed"),
                         factor("Medium", FactorKind.MATERIAL, "leaf mould", "wood fibre"))
                 .asking(APlan.question("fresh-mass"))
+                .replicates(30)
                 .plan();
         assertThat(PlanCheck.of(plan)).isEmpty();
+    }
+
+    @Test
+    void unitsThatWouldLikelyMissWhatMattersAreTooFew() {
+        assertThat(seen(APlan.ofGrowth()
+                        .list("none", "seaweed")
+                        .asking(APlan.question("fresh-mass"))
+                        .replicates(4)
+                        .plan()))
+                .anyMatch(text -> text.matches(
+                        "A difference that matters in fresh mass would be missed \\d\\d times in a" + " hundred\\."));
+    }
+
+    @Test
+    void whatIsAskedAboutAndNeverReadIsSaid() {
+        assertThat(seen(APlan.ofGrowth()
+                        .list("none", "seaweed")
+                        .asking(APlan.question("yield"))
+                        .replicates(30)
+                        .plan()))
+                .contains("No look takes yield, which is asked about.");
+    }
+
+    @Test
+    void aShareOfAMixNeedsTheRestOfIt() {
+        APlan plan = APlan.of("seedling-injury")
+                .factors(
+                        factor("Compost", FactorKind.MATERIAL, "GW-31", "GW-32"),
+                        LevelsText.parse("Share", FactorKind.SHARE, "0, 25, 100 %", "", null, null));
+        assertThat(seen(plan.plan())).anyMatch(text -> text.contains("nothing says what the rest of it is"));
     }
 
     @Test

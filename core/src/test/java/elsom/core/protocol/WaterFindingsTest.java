@@ -176,11 +176,12 @@ class WaterFindingsTest {
     void mediaInAnotherContainerAreNotRankedButDepthIsCompared() {
         Findings findings = of(aTrial().medium("Wood fibre")
                 .medium("Leaf mould")
+                .medium("Bracken")
                 .inTub("Wood fibre")
-                .dried((t, r) -> 60, (t, r) -> t == 3 ? 120 + r : 200 + r, (t, r) -> 0.01));
+                .dried((t, r) -> 60, (t, r) -> t == 4 ? 120 + r : 200 + r, (t, r) -> 0.01));
         assertThat(findings.sections(Section.Ranked.class).get(0).ranking().places())
                 .extracting(Ranking.Placed::arm)
-                .containsExactlyInAnyOrder(0, 1);
+                .containsExactlyInAnyOrder(0, 1, 2);
         assertThat(sentences(findings)).anySatisfy(text -> assertThat(text).contains("at 8.5 cm depth", "at 18 cm"));
     }
 

@@ -56,8 +56,8 @@ class TypedTest {
                 "  ",
                 "abc",
                 "g",
-                "1.234,5",
-                "1,234.5",
+                "1,2345.6",
+                "1.234,5.6",
                 "1..2",
                 "48 bananas",
                 "48 mL",
@@ -91,5 +91,16 @@ class TypedTest {
                 .isInstanceOfSatisfying(
                         Typed.Refused.class,
                         refused -> assertThat(refused.problem()).contains("a volume", "a weight"));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {"1,234.5 | 1234.5", "1.234,5 g | 1234.5", "-12,345.25 | -12345.25", "1,234,567.5 | 1234567.5"})
+    void thousandsWithBothSeparatorsAreANumber(String text, double value) {
+        assertThat(Typed.parse(text, UnitOfMeasure.GRAM))
+                .isInstanceOfSatisfying(
+                        Typed.Understood.class,
+                        understood -> assertThat(understood.stored().value()).isEqualTo(value));
     }
 }

@@ -62,6 +62,11 @@ class FindingsController {
         return ClosedPage.ofFindings(record, clock.instant(), TrialHeader.Step.FINDINGS);
     }
 
+    private static NotFound missing(long trial, String what) {
+        return new NotFound(
+                "This trial has no " + what + ".", "/trials/" + trial + "/findings", "Back to the findings");
+    }
+
     @GetMapping("/units")
     String units(
             @PathVariable long trial,
@@ -87,11 +92,6 @@ class FindingsController {
 
     private Findings findings(TrialRecord record, int at) {
         return workedOut.of(record, record.look(at).isPresent() ? OptionalInt.of(at) : OptionalInt.empty());
-    }
-
-    private static NotFound missing(long trial, String what) {
-        return new NotFound(
-                "This trial has no " + what + ".", "/trials/" + trial + "/findings", "Back to the findings");
     }
 
     @GetMapping("/working")

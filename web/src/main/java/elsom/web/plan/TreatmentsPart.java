@@ -47,7 +47,7 @@ final class TreatmentsPart implements Part {
         Treatments treatments = plan.treatments();
         Pots pots = plan.pots();
         Form.UnitFill filling = new Form.UnitFill()
-                .put("as", treatments.factorial() ? AS_GRID : "list")
+                .put("as", treatments.factorial() || opensAsSeries(plan) ? AS_GRID : "list")
                 .put("base", treatments.base())
                 .put("container", pots.container().name())
                 .put("volume", pots.volumeMl() == 0 ? "" : Decimals.upTo(pots.volumeMl(), 1) + " mL")
@@ -69,10 +69,18 @@ final class TreatmentsPart implements Part {
                     .put(FACTORS, i, "label", amount(factor.labelRate()))
                     .put(FACTORS, i, "effect", amount(factor.expectedEffect()));
         }
+        if (opensAsSeries(plan)) {
+            filling.put(FACTORS, 0, "kind", FactorKind.DOSE);
+        }
         for (int i = 0; i < treatments.list().size(); i++) {
             line(filling, i, treatments.list().get(i));
         }
         return filling.form();
+    }
+
+    private static boolean opensAsSeries(Plan plan) {
+        return plan.treatments().size() == 0
+                && Protocols.find(plan.protocol()).map(Protocol::series).orElse(false);
     }
 
     private static void line(Form.UnitFill filling, int i, PlannedTreatment t) {
@@ -105,14 +113,21 @@ final class TreatmentsPart implements Part {
         return value == null ? "" : Decimals.upTo(value * 100, 2);
     }
 
+    /** The control level where it is not the usual one: none of a dose, the least of a time. */
     private static String named(Factor factor) {
-        return factor.measured() && factor.unit() != UnitOfMeasure.COUNT
-                ? ""
-                : factor.levels().stream()
-                        .filter(Factor.Level::control)
-                        .map(Factor.Level::name)
-                        .findFirst()
-                        .orElse("");
+        boolean amounts = factor.measured() && factor.unit() != UnitOfMeasure.COUNT;
+        double usual = factor.kind() == FactorKind.TIME
+                ? factor.levels().stream()
+                        .mapToDouble(level -> level.amount() == null ? 0 : level.amount())
+                        .min()
+                        .orElse(0)
+                : 0;
+        return factor.levels().stream()
+                .filter(Factor.Level::control)
+                .filter(level -> !amounts || level.amount() == null || level.amount() != usual)
+                .map(Factor.Level::name)
+                .findFirst()
+                .orElse("");
     }
 
     /** A cell's name in the form: its levels from 0, joined by points. */

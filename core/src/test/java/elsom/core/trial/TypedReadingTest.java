@@ -1,0 +1,65 @@
+package elsom.core.trial;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elsom.core.quantity.Typed;
+import elsom.core.quantity.UnitOfMeasure;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class TypedReadingTest {
+    private static final Endpoint ROOTED = new Endpoint(
+                    new EndpointCode("rooted"), "Rooted", UnitOfMeasure.COUNT, Counting.OF_PLANTS, 1, 0, 1000, 0)
+            .counted(10, 0);
+
+    private static final Endpoint HEIGHT =
+            Endpoint.single(new EndpointCode("height"), "Height", UnitOfMeasure.CENTIMETRE, 0, 300, 1);
+
+    @ParameterizedTest
+    @CsvSource({"7, 7", "0, 0", "10, 10", "7 of 10, 7", "7/9, 7"})
+    void countsAreTakenAsTheyAreSaid(String text, double value) {
+        assertThat(TypedReading.of(text, ROOTED))
+                .isInstanceOfSatisfying(
+                        Typed.Understood.class,
+                        typed -> assertThat(typed.stored().value()).isEqualTo(value));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "11 | can be whole numbers from 0 to 10",
+                "6.5 | can be whole numbers from 0 to 10",
+                "7 of 12 | counted among 10 at most",
+                "9 of 8 | More than there were",
+                "-1 | can be whole numbers from 0 to 10"
+            })
+    void moreThanThereWereAndHalfPlantsAreRefusedWithWhatIsAccepted(String text, String said) {
+        assertThat(TypedReading.of(text, ROOTED))
+                .isInstanceOfSatisfying(
+                        Typed.Refused.class,
+                        refused -> assertThat(refused.message()).contains(said).contains("Accepted: 7"));
+    }
+
+    @Test
+    void measurementsKeepTheirRangeAndDecimals() {
+        assertThat(TypedReading.of("12.5", HEIGHT)).isInstanceOf(Typed.Understood.class);
+        assertThat(TypedReading.of("3100", HEIGHT))
+                .isInstanceOfSatisfying(
+                        Typed.Refused.class,
+                        refused -> assertThat(refused.message()).contains("0 to 300 cm"));
+    }
+
+    @Test
+    void whatACountIsOfComesFromThePlanAndCanBeLess() {
+        assertThat(ROOTED.size()).isEqualTo(10);
+        assertThat(ROOTED.counting()).isEqualTo(Counting.COUNT_OF);
+        assertThat(CountedOf.typed("7 of 9")).contains(new CountedOf(7, 9));
+        assertThat(CountedOf.typed("10 of 9")).isEmpty();
+        Endpoint uncounted = new Endpoint(
+                        new EndpointCode("rooted"), "Rooted", UnitOfMeasure.COUNT, Counting.OF_PLANTS, 1, 0, 1000, 0)
+                .counted(0, 8);
+        assertThat(uncounted.counting()).isEqualTo(Counting.SINGLE);
+    }
+}

@@ -1,0 +1,83 @@
+package elsom.web.findings;
+
+import elsom.core.flag.JudgementData;
+import elsom.core.results.Findings;
+import elsom.core.results.JudgedQuestion;
+import elsom.core.results.Section;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.web.kit.ClosedPage;
+import elsom.web.kit.Json;
+import elsom.web.kit.TrialHeader;
+import elsom.web.platform.Refusal;
+import elsom.web.trial.Trials;
+import java.time.Clock;
+import java.util.List;
+import java.util.OptionalInt;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Findings for scripts: each question with its judgement, as {@code bin/calc} gives it. */
+@RestController
+class FindingsFileController {
+    private final Trials trials;
+    private final WorkedOut workedOut;
+    private final Clock clock;
+
+    FindingsFileController(Trials trials, WorkedOut workedOut, Clock clock) {
+        this.trials = trials;
+        this.workedOut = workedOut;
+        this.clock = clock;
+    }
+
+    /** All findings of a trial. */
+    record FindingsData(long trial, String question, String look, List<QuestionData> questions) {}
+
+    /** A question with its answer. */
+    record QuestionData(
+            int number,
+            String asked,
+            String stated,
+            String endpoint,
+            String unit,
+            String look,
+            String sentence,
+            JudgementData judgement) {}
+
+    @GetMapping(path = "/trials/{trial}/findings.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    String findings(@PathVariable long trial, @RequestParam(defaultValue = "0") int at) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        if (ClosedPage.ofFindings(record, clock.instant(), TrialHeader.Step.FINDINGS)
+                .isPresent()) {
+            throw new Refusal("There are no findings to see yet.");
+        }
+        Findings findings = workedOut.of(record, at == 0 ? OptionalInt.empty() : OptionalInt.of(at));
+        return Json.snakes(new FindingsData(
+                trial,
+                record.trial().question(),
+                record.look(findings.comparedAt()).map(look -> look.name()).orElse(""),
+                findings.sections(Section.Contrasts.class).stream()
+                        .map(contrasts -> data(findings, contrasts.question()))
+                        .toList()));
+    }
+
+    private static QuestionData data(Findings findings, JudgedQuestion question) {
+        return new QuestionData(
+                question.number(),
+                question.asked(),
+                question.stated().name().toLowerCase(java.util.Locale.ROOT),
+                question.kind().code(),
+                question.kind().unit().symbol(),
+                question.look().name(),
+                findings.answers().stream()
+                        .filter(answered ->
+                                answered.asked().equals(question.asked()) && answered.question() == question.number())
+                        .map(answered -> answered.verdict().sentence())
+                        .findFirst()
+                        .orElse(""),
+                JudgementData.of(question.observations(), question.judgement(), question.flags()));
+    }
+}
