@@ -6,7 +6,6 @@ import elsom.core.water.Gravimetry;
 import elsom.core.water.RefillTime;
 import elsom.core.water.TimedMass;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -35,20 +34,20 @@ final class WaterRetentionFamily implements Family {
         }
         ObjectNode answer = JsonNodeFactory.instance.objectNode();
         ArrayNode media = answer.putArray("media");
-        Map<String, Double> means = new LinkedHashMap<>();
+        List<Map.Entry<String, Double>> means = new ArrayList<>();
         for (JsonNode medium : Inputs.list(input, "media")) {
             String name = Inputs.text(medium, "name");
             List<Gravimetry> units = units(medium);
             media.add(medium(name, units, refill));
-            stillHeld(units).ifPresent(mean -> means.put(name, mean));
+            stillHeld(units).ifPresent(mean -> means.add(Map.entry(name, mean)));
         }
         rank(answer.putArray("ranking"), means);
         return answer;
     }
 
     /** In falling order; means within 2 % of the first of a place share it. Nothing is judged here: units are few. */
-    private static void rank(ArrayNode ranking, Map<String, Double> means) {
-        List<Map.Entry<String, Double>> sorted = means.entrySet().stream()
+    private static void rank(ArrayNode ranking, List<Map.Entry<String, Double>> means) {
+        List<Map.Entry<String, Double>> sorted = means.stream()
                 .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
                 .toList();
         int from = 0;

@@ -5,13 +5,17 @@ import elsom.core.analysis.Interaction;
 import elsom.core.flag.Scene;
 import elsom.core.plan.Measure;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** The questions of the plan, in the order asked: answers, comparisons, rankings, interactions, flags. */
@@ -68,7 +72,7 @@ public final class AskedQuestions implements Analysis {
         }
         judged.forEach(question -> findings.section(new Section.Contrasts(question)));
         judge.factorial().forEach(question -> interaction(question, findings));
-        ranked(judged, findings);
+        ranked(judged, comparable.apply(evidence), findings);
         judge.weighted().ifPresent(weighted -> findings.section(new Section.Weighed(weighted)));
     }
 
@@ -81,24 +85,40 @@ public final class AskedQuestions implements Analysis {
         });
     }
 
-    /** One ranking for all questions about the same endpoint whose treatments are held against each other. */
-    private static void ranked(List<JudgedQuestion> judged, Findings.Draft findings) {
-        List<JudgedQuestion> left = new ArrayList<>(judged);
-        while (!left.isEmpty()) {
-            JudgedQuestion first = left.remove(0);
-            Set<Integer> among = new TreeSet<>(Ranking.among(first));
-            boolean grown = true;
-            while (grown) {
-                grown = left.removeIf(other -> other.kind().equals(first.kind())
-                        && Ranking.among(other).stream().anyMatch(among::contains)
-                        && (among.addAll(Ranking.among(other)) || among.containsAll(Ranking.among(other))));
+    /**
+     * A ranking for each endpoint asked about. Questions that share no treatment, such as one for each species, have one
+     * each; otherwise all treatments are ranked that may be compared.
+     */
+    private static void ranked(List<JudgedQuestion> judged, List<Integer> comparable, Findings.Draft findings) {
+        Map<FigureKind, List<JudgedQuestion>> byKind = judged.stream()
+                .filter(question -> question.judgement().refused().isEmpty())
+                .collect(Collectors.groupingBy(JudgedQuestion::kind, LinkedHashMap::new, Collectors.toList()));
+        byKind.values().forEach(alike -> {
+            List<Set<Integer>> apart = apart(alike);
+            List<Set<Integer>> ranked = apart.size() > 1
+                    ? apart
+                    : List.of(comparable.stream()
+                            .map(number -> number - 1)
+                            .collect(Collectors.toCollection(TreeSet::new)));
+            for (Set<Integer> among : ranked) {
+                if (among.size() > 2 && among.size() <= MOST_RANKED) {
+                    JudgedQuestion first = alike.get(0);
+                    findings.section(
+                            new Section.Ranked(Ranking.of(first, List.copyOf(among), margin(first)), List.of()));
+                }
             }
-            if (among.size() > 2
-                    && among.size() <= MOST_RANKED
-                    && first.judgement().refused().isEmpty()) {
-                findings.section(new Section.Ranked(Ranking.of(first, List.copyOf(among), margin(first)), List.of()));
-            }
+        });
+    }
+
+    /** Sets of treatments that no question joins. */
+    private static List<Set<Integer>> apart(List<JudgedQuestion> questions) {
+        List<Set<Integer>> sets = new ArrayList<>();
+        for (JudgedQuestion question : questions) {
+            Set<Integer> joined = new TreeSet<>(Ranking.among(question));
+            sets.removeIf(set -> !Collections.disjoint(set, joined) && (joined.addAll(set) || joined.containsAll(set)));
+            sets.add(joined);
         }
+        return sets;
     }
 
     private static OptionalDouble margin(JudgedQuestion question) {

@@ -59,7 +59,7 @@ public final class Measured {
     public Measured read(String endpoint, int treatment, double... values) {
         for (int i = 0; i < values.length; i++) {
             Endpoint code = record.endpoint(new EndpointCode(endpoint));
-            int subs = Math.max(1, code.size());
+            int subs = code.readingsEach();
             double value = values[i];
             ExperimentalUnit unit = unit(treatment, i + 1);
             IntStream.rangeClosed(1, subs).forEach(sub -> add(unit, lookFor(endpoint), endpoint, sub, value));

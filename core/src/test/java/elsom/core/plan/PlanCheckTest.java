@@ -63,11 +63,36 @@ class PlanCheckTest {
 
     @Test
     void aShareOfAMixNeedsTheRestOfIt() {
-        APlan plan = APlan.of("seedling-injury")
-                .factors(
-                        factor("Compost", FactorKind.MATERIAL, "GW-31", "GW-32"),
-                        LevelsText.parse("Share", FactorKind.SHARE, "0, 25, 100 %", "", null, null));
-        assertThat(seen(plan.plan())).anyMatch(text -> text.contains("nothing says what the rest of it is"));
+        List<Factor> factors = List.of(
+                factor("Compost", FactorKind.MATERIAL, "GW-31", "GW-32"),
+                LevelsText.parse("Share", FactorKind.SHARE, "0, 25, 100 %", "", null, null));
+        Plan plan = APlan.of("seedling-injury").plan();
+        assertThat(seen(plan.with(Treatments.crossed(factors, "", List.of()), plan.pots())))
+                .anyMatch(text -> text.contains("nothing says what the rest of it is"));
+        Treatments thinned = Treatments.crossed(factors, "leaf mould", List.of());
+        assertThat(seen(plan.with(thinned, plan.pots()))).noneMatch(text -> text.contains("the rest of it"));
+        assertThat(thinned.all())
+                .extracting(PlannedTreatment::mix)
+                .containsExactly(
+                        "leaf mould",
+                        "25 % GW-31 + 75 % leaf mould",
+                        "GW-31",
+                        "leaf mould",
+                        "25 % GW-32 + 75 % leaf mould",
+                        "GW-32");
+        assertThat(thinned.all())
+                .extracting(PlannedTreatment::isControl)
+                .containsExactly(true, false, false, true, false, false);
+    }
+
+    @Test
+    void aControlThatIsTypedForADoseStays() {
+        Factor typed = LevelsText.parse("Feed", FactorKind.DOSE, "1, 2, 4 g/L", "2", null, null);
+        assertThat(typed.levels()).extracting(Factor.Level::control).containsExactly(false, true, false);
+        assertThat(LevelsText.parse("Feed", FactorKind.DOSE, "0, 1, 2 g/L", "", null, null)
+                        .levels())
+                .extracting(Factor.Level::control)
+                .containsExactly(true, false, false);
     }
 
     @Test

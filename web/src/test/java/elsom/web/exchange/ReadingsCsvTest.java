@@ -80,7 +80,7 @@ class ReadingsCsvTest {
                     UNIT,99,tare-mass,30      | look: must be 1 to 7, got 99
                     UNIT,x,tare-mass,30       | “x” is not a whole number
                     UNIT,1,wet-mass,30        | is not measured at look 1; accepted: tare-mass
-                    UNIT,1,tare-mass,-3       | must be 0 to 50000
+                    UNIT,1,tare-mass,-3       | can't be −3 g; it can be 0 to 50000 g
                     UNIT,1,tare-mass,1e9      | is not a unit known here
                     UNIT,1,tare-mass,abc      | No number in “abc”
                     UNIT,1,tare-mass,1.2.3    | Two decimal separators

@@ -7,60 +7,15 @@ import com.microsoft.playwright.Locator;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 
 /** From a question to printed labels, with the keyboard only. */
-class PlanJourneyIT extends BrowserTest {
+class PlanJourneyIT extends PlanningTest {
     /** What a slow typist presses in three minutes: 180 keys in each. */
     private static final int THREE_MINUTES_OF_KEYS = 540;
-
-    private void begin(String question, String crop, String protocol) {
-        open(1280, 800);
-        page.navigate("/trials/new");
-        assertThat(page.locator("#question")).isFocused();
-        isAccessible();
-        type(question);
-        press("Tab");
-        type(crop);
-        press("Tab");
-        Locator wanted = page.locator("input[name=protocol][value=" + protocol + "]");
-        while (!wanted.isChecked()) {
-            press("ArrowDown");
-        }
-        press("Enter");
-        page.waitForURL(Pattern.compile(".*/trials/\\d+$"));
-        isAccessible();
-    }
-
-    /** States the smallest difference that would matter, of the first endpoint. */
-    private void matters(String difference) {
-        tabTo(field("Difference that would matter in comparison 1"));
-        type(difference);
-        press("Enter");
-        page.waitForURL("**/plan/treatments");
-    }
-
-    private void asGrid() {
-        Locator grid = page.locator("input[name=as][value=grid]");
-        if (!grid.isChecked()) {
-            tabTo(page.locator("input[name=as][value=list]"));
-            press("ArrowUp");
-        }
-        assertThat(page.locator("#as-grid")).isVisible();
-    }
-
-    private void factor(int number, String name, String kind, String levels) {
-        tabTo(field("Factor " + number));
-        type(name);
-        press("Tab");
-        typeOn(kind);
-        press("Tab");
-        type(levels);
-    }
 
     private List<String> codes() {
         return page.locator(".map .unit").evaluateAll("units => units.map(unit => unit.dataset.unit)")

@@ -97,7 +97,7 @@ class PartsTest {
             asked[0].matters     | -3 %      | above 0
             asked[0].who         | Z         | “Z” is not a treatment. Accepted: letters from A to D
             asked[0].comparator  | 9         | is not a treatment
-            asked[0].endpoint    | beauty    | Choose an endpoint
+            asked[0].endpoint    | beauty    | Choose the endpoint
             measures[0].weight   | heavy     | A weight from 0 to 100
             own[0].unit          | parsec    | is not a unit known here
             own[0].several       | 99        | 1 to 20 readings a unit
@@ -109,6 +109,15 @@ class PartsTest {
                 new QuestionPart(),
                 field.startsWith("own") ? Map.of("own[0].name", "Vigour", field, text) : Map.of(field, text));
         assertThat(problems.all().values()).singleElement().asString().contains(reason);
+    }
+
+    @Test
+    void aComparisonWithoutAMarginStays() {
+        Plan read = read(new QuestionPart(), Map.of("asked[0].matters", ""));
+        assertThat(problems.none()).isTrue();
+        assertThat(read.asked().questions()).isNotEmpty();
+        assertThat(read.asked().questions().get(0).margin()).isEmpty();
+        assertThat(new QuestionPart().of(read).text("asked[0].matters")).isEmpty();
     }
 
     @Test

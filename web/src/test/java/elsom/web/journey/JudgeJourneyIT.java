@@ -1,0 +1,157 @@
+package elsom.web.journey;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Instrument;
+import elsom.core.trial.Look;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.web.trial.Logbook;
+import elsom.web.trial.NewReading;
+import elsom.web.trial.Trials;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.function.ToDoubleFunction;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** From a plan to the report, for a factorial, for counts, and for scores. */
+class JudgeJourneyIT extends PlanningTest {
+    @Autowired
+    private Trials trials;
+
+    @Autowired
+    private Logbook logbook;
+
+    /** Through the rest of the plan to a started trial. */
+    private TrialId started(String replicates) {
+        page.waitForURL("**/plan/size");
+        type(replicates);
+        goOn("bench");
+        goOn("dates");
+        goOn("ready");
+        follow("Go on: labels", "/plan/labels");
+        follow("Go on: overview", "/plan");
+        enter(button("Start the trial"));
+        page.waitForURL("**/bench");
+        return new TrialId(Long.parseLong(page.url().replaceAll(".*/trials/(\\d+)/bench.*", "$1")));
+    }
+
+    /** Reads an endpoint of every unit, at each of its looks. */
+    private void read(TrialId id, String endpointCode, ToDoubleFunction<ExperimentalUnit> value) {
+        TrialRecord record = trials.snapshot(id);
+        EndpointCode code = new EndpointCode(endpointCode);
+        Endpoint endpoint = record.endpoint(code);
+        List<NewReading> readings = new ArrayList<>();
+        for (Look look : record.looks()) {
+            for (ExperimentalUnit unit :
+                    look.endpoints().contains(code) ? record.units() : List.<ExperimentalUnit>of()) {
+                for (int sub = 1; sub <= endpoint.readingsEach(); sub++) {
+                    double read = value.applyAsDouble(unit);
+                    Instant at = look.plannedAt(record.trial().start());
+                    readings.add(new NewReading(
+                            new ReadingRef(unit.code(), look.number(), code, sub),
+                            read,
+                            String.valueOf(read),
+                            endpoint.unit(),
+                            at,
+                            at,
+                            "Bench A",
+                            Instrument.HAND,
+                            null,
+                            null,
+                            UUID.randomUUID()));
+                }
+            }
+        }
+        logbook.enterAll(id, readings);
+    }
+
+    private void findings(TrialId id) {
+        page.navigate("/trials/" + id + "/findings");
+        page.waitForSelector(".contrast-chart svg");
+        isAccessible();
+    }
+
+    private void report(TrialId id, String sentence) {
+        page.navigate("/trials/" + id + "/report");
+        page.waitForSelector(".contrast-chart svg");
+        assertThat(page.locator(".report")).containsText(sentence);
+        assertThat(page.locator(".report")).containsText("Asked: ");
+        isAccessible();
+    }
+
+    @Test
+    void aFactorialSaysWhereTheDipHelps() {
+        begin("Does a seaweed dip help roses, and in which medium?", "rose", "growth");
+        matters("Fresh", "15 %");
+        asGrid();
+        factor(1, "Dip", "how it", "none, seaweed");
+        factor(2, "Medium", "what", "leaf mould, rice hulls");
+        assertThat(page.locator("#preview h2")).hasText("4 treatments");
+        press("Enter");
+        TrialId id = started("5");
+        read(id, "fresh-mass", unit -> 40 + unit.replicate() % 3 * 0.7 + (unit.treatment() == 4 ? 25 : 0));
+        findings(id);
+        assertThat(page.locator(".verdicts")).containsText("Dip does not do the same everywhere");
+        assertThat(page.locator("[data-interaction] svg .cell-line")).hasCount(2);
+        Locator first = page.locator("table[data-grid] a.figure[tabindex='0']");
+        assertThat(first).hasCount(1);
+        first.focus();
+        press("ArrowDown");
+        assertThat(page.locator("table[data-grid] tbody tr:nth-child(2) a.figure"))
+                .isFocused();
+        report(id, "Dip does not do the same everywhere");
+    }
+
+    @Test
+    void countsAreJudgedByTheirTrays() {
+        begin("Does a seaweed dip root more rosemary?", "rosemary", "cuttings");
+        matters("20 %");
+        tabTo(page.locator("input[name=as][value=list]"));
+        tabTo(page.locator("[name='list[0].name']"));
+        type("plain");
+        tabTo(page.locator("[name='list[0].control']"));
+        if (!page.locator("[name='list[0].control']").isChecked()) {
+            press("Space");
+        }
+        tabTo(page.locator("[name='list[1].name']"));
+        type("dipped");
+        press("Enter");
+        TrialId id = started("6");
+        TrialRecord record = trials.snapshot(id);
+        int plants = record.endpoint(new EndpointCode("rooted")).size();
+        read(id, "rooted", unit -> unit.treatment() == 1 ? 1 + unit.replicate() % 2 : plants - unit.replicate() % 2);
+        findings(id);
+        assertThat(page.locator(".verdicts li").first()).containsText("dipped did better than plain");
+        assertThat(page.locator(".verdicts li").first()).containsText("points (95 % interval");
+        report(id, "dipped did better than plain");
+    }
+
+    @Test
+    void scoresSayFromWhenOnADoseHarms() {
+        begin("What strength of wood vinegar is safe for marigold?", "marigold", "dose-series");
+        matters("1 point");
+        assertThat(page.locator("input[name=as][value=grid]")).isChecked();
+        factor(1, "Wood vinegar", "how much", "0, 1, 4 %");
+        assertThat(page.locator("#preview h2")).hasText("3 treatments");
+        press("Enter");
+        TrialId id = started("6");
+        TrialRecord record = trials.snapshot(id);
+        read(id, "injury", unit -> unit.treatment() == 3 ? 7 + unit.replicate() % 2 : unit.replicate() % 2);
+        findings(id);
+        assertThat(page.locator(".verdicts li").first()).containsText(Pattern.compile("worse: 4 % \\(\\+\\d"));
+        assertThat(page.locator(".over-time")).hasCount(record.looks().size() > 1 ? 1 : 0);
+        page.locator(".over-time summary").click();
+        assertThat(page.locator(".over-time .tone.worse").first()).isVisible();
+        report(id, "worse: 4 %");
+    }
+}
