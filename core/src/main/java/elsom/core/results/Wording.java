@@ -2,6 +2,7 @@ package elsom.core.results;
 
 import elsom.core.analysis.Answer;
 import elsom.core.analysis.Comparison;
+import elsom.core.analysis.EndpointKind;
 import elsom.core.analysis.Interaction;
 import elsom.core.analysis.MainEffect;
 import elsom.core.plan.Direction;
@@ -154,8 +155,9 @@ public final class Wording {
                 + percent(c);
     }
 
-    private static String percent(Comparison c) {
-        if (c.percent().isEmpty()) {
+    /** Nothing for scores: a percentage of next to no injury says nothing. */
+    private String percent(Comparison c) {
+        if (c.percent().isEmpty() || question.observations().kind() == EndpointKind.SCORE) {
             return "";
         }
         String mean = signedText(

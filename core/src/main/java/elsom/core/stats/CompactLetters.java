@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * Letters for groups so that two share one exactly when they do not differ (Piepho 2004): a letter for each largest set
@@ -58,7 +59,10 @@ public final class CompactLetters {
         return 0;
     }
 
-    /** All largest sets of groups that are alike (Bron & Kerbosch 1973). */
+    /**
+     * All largest sets of groups that are alike (Bron & Kerbosch 1973), passing by what is alike to a pivot (Tomita et al.
+     * 2006): without it, many groups that are all alike would take for ever.
+     */
     private static void grow(
             List<Integer> clique,
             List<Integer> candidates,
@@ -71,13 +75,24 @@ public final class CompactLetters {
         }
         List<Integer> left = new ArrayList<>(candidates);
         List<Integer> done = new ArrayList<>(excluded);
+        int pivot = pivot(candidates, excluded, alike);
         for (int next : candidates) {
+            if (next != pivot && alike[pivot][next]) {
+                continue;
+            }
             List<Integer> larger = new ArrayList<>(clique);
             larger.add(next);
             grow(larger, neighbours(next, left, alike), neighbours(next, done, alike), alike, found);
             left.remove(Integer.valueOf(next));
             done.add(next);
         }
+    }
+
+    private static int pivot(List<Integer> candidates, List<Integer> excluded, boolean[][] alike) {
+        return Stream.concat(candidates.stream(), excluded.stream())
+                .max(Comparator.comparing(
+                        (Integer one) -> neighbours(one, candidates, alike).size()))
+                .orElseThrow();
     }
 
     private static List<Integer> neighbours(int of, List<Integer> among, boolean[][] alike) {

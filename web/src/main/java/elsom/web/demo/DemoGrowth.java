@@ -155,7 +155,7 @@ class DemoGrowth {
             return 9 * harm + 0.35 * seen.vigour() + 0.3 * seen.noise().nextGaussian();
         }
         return seen.is("alive")
-                ? (harm > 0.93 ? seen.chance(0.6) : 1)
+                ? seen.chance(1 - Math.max(0, harm - 0.75))
                 : 2.6 * (1 - 0.8 * harm) * (1 + (seen.dose() > 0 && seen.dose() < 0.4 ? 0.1 : 0))
                         + 0.16 * seen.vigour()
                         + 0.08 * seen.noise().nextGaussian();
@@ -165,8 +165,8 @@ class DemoGrowth {
     private static double rosemary(Case seen) {
         boolean dipped = seen.treatment().name().contains("seaweed");
         boolean hulls = seen.treatment().name().contains("rice hulls");
-        double share = hulls ? (dipped ? 0.9 : 0.3) : (dipped ? 0.42 : 0.4);
-        return seen.chance(Math.max(0, Math.min(1, share + 0.06 * seen.vigour())));
+        double share = hulls ? (dipped ? 0.95 : 0.25) : (dipped ? 0.42 : 0.4);
+        return seen.chance(share);
     }
 
     /** Yield holds until the drain water is too salt, then falls along a line. */

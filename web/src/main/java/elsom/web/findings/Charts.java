@@ -19,18 +19,19 @@ import org.jspecify.annotations.Nullable;
 
 /** What the chart scripts draw, in the units they are shown in. */
 final class Charts {
+    /** As fine as a chart can show. */
+    private static final double DIGITS = 1000;
+
     private Charts() {}
 
     record CourseChart(String label, String unit, List<Line> lines) {}
 
     record Line(
             Swatch swatch,
-            List<Point> points,
+            String points,
             List<Mean> means,
             @Nullable Double threshold,
             @Nullable Crossing crossing) {}
-
-    record Point(String unit, double hours, double value) {}
 
     record Mean(
             String look,
@@ -126,9 +127,7 @@ final class Charts {
     private static Line line(TrialRecord record, Course.Line line, double factor) {
         return new Line(
                 swatch(record, line.group()),
-                line.points().stream()
-                        .map(p -> new Point(p.unit().value(), p.hours(), p.value() * factor))
-                        .toList(),
+                points(line.points(), factor),
                 line.means().stream()
                         .map(m -> new Mean(
                                 record.look(m.look()).orElseThrow().name(),
@@ -143,6 +142,20 @@ final class Charts {
                         .map(c -> new Crossing(
                                 c.hours(), low(c.interval95(), 1), high(c.interval95(), 1), c.extrapolated()))
                         .orElse(null));
+    }
+
+    /** "K34 6 41.2;K35 …", unit, hours and value: thousands of them as objects would be most of the page. */
+    private static String points(List<Course.Point> points, double factor) {
+        StringBuilder text = new StringBuilder();
+        for (Course.Point point : points) {
+            text.append(text.isEmpty() ? "" : ";")
+                    .append(point.unit().value())
+                    .append(' ')
+                    .append(Math.round(point.hours() * DIGITS) / DIGITS)
+                    .append(' ')
+                    .append(Math.round(point.value() * factor * DIGITS) / DIGITS);
+        }
+        return text.toString();
     }
 
     private static @Nullable Double low(Optional<Interval> interval, double factor) {

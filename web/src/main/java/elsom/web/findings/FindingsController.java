@@ -54,7 +54,14 @@ class FindingsController {
         Findings findings = findings(record, at);
         model.addAttribute("amendments", plans.amendments(record.trial().id()));
         model.addAttribute(
-                "page", FindingsPage.of(record, findings, bench, TrialHeader.Step.FINDINGS, clock.instant()));
+                "page",
+                FindingsPage.of(
+                        record,
+                        findings,
+                        workedOut.shown(record, findings, bench),
+                        bench,
+                        TrialHeader.Step.FINDINGS,
+                        clock.instant()));
         return "findings/findings";
     }
 

@@ -25,12 +25,17 @@ public record FindingsPage(
     /**
      * The page of one bench.
      *
+     * @param sections as that bench shows them
      * @param bench 1-based
      */
     public static FindingsPage of(
-            TrialRecord record, Findings findings, int bench, TrialHeader.Step step, Instant now) {
+            TrialRecord record,
+            Findings findings,
+            List<SectionView> sections,
+            int bench,
+            TrialHeader.Step step,
+            Instant now) {
         Links links = new Links(record, findings.comparedAt(), bench);
-        SectionViews views = new SectionViews(record, findings, links);
         return new FindingsPage(
                 TrialHeader.of(record, now, step, findings.comparedAt()),
                 findings.answers(),
@@ -44,9 +49,7 @@ public record FindingsPage(
                                 look.name(), links.view(bench, look.number()), look.number() == findings.comparedAt()))
                         .toList(),
                 record.benches().size() > 1 ? record.bench(bench).name() : "",
-                findings.sections().stream()
-                        .flatMap(section -> views.of(section).stream())
-                        .toList(),
+                sections,
                 links.units(),
                 findings.flags());
     }

@@ -2,6 +2,7 @@ package elsom.web.findings;
 
 import elsom.core.analysis.Answer;
 import elsom.core.analysis.Comparison;
+import elsom.core.analysis.EndpointKind;
 import elsom.core.analysis.Judgement;
 import elsom.core.analysis.Observations;
 import elsom.core.quantity.Decimals;
@@ -33,14 +34,22 @@ final class SectionViews {
     private final Findings findings;
     private final Links links;
 
-    SectionViews(TrialRecord record, Findings findings, Links links) {
+    private SectionViews(TrialRecord record, Findings findings, Links links) {
         this.record = record;
         this.findings = findings;
         this.links = links;
     }
 
+    /** All sections of a bench's page, in order. */
+    static List<SectionView> of(TrialRecord record, Findings findings, int bench) {
+        SectionViews views = new SectionViews(record, findings, new Links(record, findings.comparedAt(), bench));
+        return findings.sections().stream()
+                .flatMap(section -> views.of(section).stream())
+                .toList();
+    }
+
     /** The section as shown; empty for one of another bench, or with nothing to show. */
-    Optional<SectionView> of(Section section) {
+    private Optional<SectionView> of(Section section) {
         if (section instanceof Section.Contrasts contrasts) {
             return Optional.of(contrasts(contrasts.question()));
         }
@@ -100,7 +109,9 @@ final class SectionViews {
                 question.name(c.comparator()),
                 Double.isFinite(c.difference()) ? Wording.difference(question.kind(), c.difference()) : "–",
                 c.interval().map(i -> Wording.interval(question.kind(), i)).orElse("–"),
-                c.percent().isPresent() ? signed(c.percent().getAsDouble()) + " %" : "–",
+                c.percent().isPresent() && question.observations().kind() != EndpointKind.SCORE
+                        ? signed(c.percent().getAsDouble()) + " %"
+                        : "–",
                 c.p().isPresent() ? p(c.p().getAsDouble()) : "–",
                 letters.isEmpty() ? "" : letters.get(c.treatment()),
                 Wording.words(question, c.answer()),

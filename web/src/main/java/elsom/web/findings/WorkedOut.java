@@ -7,6 +7,7 @@ import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
 import elsom.core.trial.TrialRecord;
 import elsom.web.trial.Plans;
+import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.concurrent.ConcurrentHashMap;
@@ -23,6 +24,15 @@ public class WorkedOut {
 
     WorkedOut(Plans plans) {
         this.plans = plans;
+    }
+
+    private final Cache<Findings, Map<Integer, List<SectionView>>> shown =
+            Caffeine.newBuilder().weakKeys().maximumSize(MOST).build();
+
+    /** What one bench's page shows of findings, made once. */
+    public List<SectionView> shown(TrialRecord record, Findings findings, int bench) {
+        return shown.get(findings, fresh -> new ConcurrentHashMap<>())
+                .computeIfAbsent(bench, number -> SectionViews.of(record, findings, number));
     }
 
     /**

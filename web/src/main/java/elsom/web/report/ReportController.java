@@ -1,13 +1,16 @@
 package elsom.web.report;
 
+import elsom.core.results.Findings;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.web.findings.FindingsPage;
 import elsom.web.findings.WorkedOut;
 import elsom.web.kit.ClosedPage;
 import elsom.web.kit.TrialHeader;
 import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
 import java.time.Clock;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import org.springframework.stereotype.Controller;
@@ -40,13 +43,20 @@ class ReportController {
         }
         TrialId id = record.trial().id();
         model.addAttribute(
-                "page",
-                ReportPage.of(
-                        record,
-                        plans.plan(id),
-                        plans.amendments(id),
-                        workedOut.of(record, OptionalInt.empty()),
-                        clock.instant()));
+                "page", ReportPage.of(record, plans.plan(id), plans.amendments(id), places(record), clock.instant()));
         return "report/report";
+    }
+
+    private List<FindingsPage> places(TrialRecord record) {
+        Findings findings = workedOut.of(record, OptionalInt.empty());
+        return record.benches().stream()
+                .map(bench -> FindingsPage.of(
+                        record,
+                        findings,
+                        workedOut.shown(record, findings, bench.number()),
+                        bench.number(),
+                        TrialHeader.Step.REPORT,
+                        clock.instant()))
+                .toList();
     }
 }

@@ -4,7 +4,6 @@ import elsom.core.plan.Amendment;
 import elsom.core.plan.Plan;
 import elsom.core.protocol.Protocols;
 import elsom.core.quantity.Decimals;
-import elsom.core.results.Findings;
 import elsom.core.trial.Bench;
 import elsom.core.trial.Container;
 import elsom.core.trial.Look;
@@ -32,10 +31,13 @@ record ReportPage(
         List<String> changed,
         String printed) {
 
-    static ReportPage of(TrialRecord record, Plan plan, List<Amendment> amendments, Findings findings, Instant now) {
-        List<FindingsPage> places = record.benches().stream()
-                .map(bench -> FindingsPage.of(record, findings, bench.number(), TrialHeader.Step.REPORT, now))
-                .toList();
+    /**
+     * The report.
+     *
+     * @param places what findings show of each bench, in the benches' order
+     */
+    static ReportPage of(
+            TrialRecord record, Plan plan, List<Amendment> amendments, List<FindingsPage> places, Instant now) {
         return new ReportPage(
                 places.get(0).header(),
                 places.get(0),

@@ -11,6 +11,14 @@ const HIGH = 180;
 const TOP = 30;
 const FOOT = 34;
 
+/** Points as the page holds them, "K34 6 41.2;K35 …": unit, hours, value. */
+export function points(text) {
+  return text ? text.split(';').map((one) => {
+    const [unit, hours, value] = one.split(' ');
+    return { unit, hours: Number(hours), value: Number(value) };
+  }) : [];
+}
+
 /** What a chart says, for those who can't see it. */
 export function saysCourse(chart) {
   return chart.lines

@@ -2,7 +2,7 @@
 
 import { typing } from '../kit/frame.js';
 import { drawContrasts } from './contrasts.js';
-import { drawCourse, courseTable } from './course.js';
+import { drawCourse, courseTable, points } from './course.js';
 import { oneStop } from './grid.js';
 import { drawInteraction } from './interaction.js';
 import { drawVolumes } from './volumes.js';
@@ -24,6 +24,7 @@ const courseSections = [...document.querySelectorAll('.courses, .report')].map((
   const courses = [...section.querySelectorAll('[data-course-chart]')];
   const drawn = courses.map((place) => {
     const chart = JSON.parse(place.dataset.courseChart);
+    chart.lines.forEach((line) => { line.points = points(line.points); });
     const picture = document.createElement('div');
     const table = document.createElement('div');
     table.className = 'scroll';

@@ -36,6 +36,10 @@ class FindingsPagesTest {
                 .findings(Evidence.of(plan, record, OptionalInt.empty()));
     }
 
+    private static FindingsPage shown(TrialRecord record, Findings found, Instant now) {
+        return FindingsPage.of(record, found, SectionViews.of(record, found, 1), 1, TrialHeader.Step.FINDINGS, now);
+    }
+
     private static <S extends SectionView> S only(FindingsPage page, Class<S> kind) {
         return page.sections().stream()
                 .filter(kind::isInstance)
@@ -45,7 +49,7 @@ class FindingsPagesTest {
     }
 
     private static FindingsPage page(TrialRecord record) {
-        return FindingsPage.of(record, found(record), 1, TrialHeader.Step.FINDINGS, LATER);
+        return shown(record, found(record), LATER);
     }
 
     private TrialRecord heights() {
@@ -90,7 +94,8 @@ class FindingsPagesTest {
         assertThat(ranked.rows())
                 .extracting(SectionView.Ranked.Placed::place)
                 .allMatch(place -> place.matches("\\d(–\\d)?"));
-        assertThat(ranked.rows().get(0).mean()).isEqualTo("16.00 cm");
+        assertThat(ranked.rows().get(0).swatch().name()).isEqualTo("seaweed · leaf mould");
+        assertThat(ranked.rows().get(0).mean()).matches("1\\d\\.\\d\\d cm");
     }
 
     @Test
@@ -151,7 +156,7 @@ class FindingsPagesTest {
     void aWaterTrialCanBeComparedAtEachOfItsWeighings() {
         TrialRecord record = ExchangeFixture.measured();
         Findings found = found(ExchangeFixture.plan(), record);
-        FindingsPage page = FindingsPage.of(record, found, 1, TrialHeader.Step.FINDINGS, ExchangeFixture.START);
+        FindingsPage page = shown(record, found, ExchangeFixture.START);
         assertThat(page.looks())
                 .extracting(FindingsPage.Choice::label)
                 .containsExactly("drained", "24 h", "day 2", "day 4");

@@ -6,25 +6,33 @@ import elsom.core.plan.Amendment;
 import elsom.core.plan.Plan;
 import elsom.core.protocol.Protocols;
 import elsom.core.results.Evidence;
+import elsom.core.results.Findings;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.GrowthPlan;
 import elsom.web.exchange.ExchangeFixture;
+import elsom.web.findings.FindingsPage;
+import elsom.web.kit.TrialHeader;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 
 /** What the report says of how a trial was done, for trials of every layout and kind. */
 class ReportPageTest {
+    /** Without the findings' own sections, which have their tests. */
     private static ReportPage report(TrialRecord record, Plan plan, Amendment... amendments) {
-        var protocol = Protocols.find(record.trial().protocol()).orElseThrow();
+        Instant now = ExchangeFixture.START.plus(Duration.ofDays(9));
+        Findings findings = Protocols.find(record.trial().protocol())
+                .orElseThrow()
+                .findings(Evidence.of(plan, record, OptionalInt.empty()));
         return ReportPage.of(
                 record,
                 plan,
                 List.of(amendments),
-                protocol.findings(Evidence.of(plan, record, OptionalInt.empty())),
-                ExchangeFixture.START.plus(Duration.ofDays(9)));
+                List.of(FindingsPage.of(record, findings, List.of(), 1, TrialHeader.Step.REPORT, now)),
+                now);
     }
 
     private static TrialRecord started(Plan plan) {
