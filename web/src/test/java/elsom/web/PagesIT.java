@@ -30,7 +30,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 /** What the server answers to good requests and bad ones. */
 @AppTest
 class PagesIT {
-    private static final Pattern SENTENCE = Pattern.compile("<p class=\"sentence\">([^<]+)</p>");
+    private static final Pattern SENTENCE = Pattern.compile("<p class=\"sentence\"><span>([^<]+)</span>");
 
     @LocalServerPort
     private int port;
@@ -176,10 +176,10 @@ class PagesIT {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
-                    -3          | must be 0 or more
+                    -3          | it can be 0 to 50000 g
                     abc         | No number in “abc”
-                    1.234,5     | Two decimal separators
-                    999999 kg   | is the unit right?
+                    1.2,5       | Two decimal separators
+                    999999 kg   | perhaps the unit is another
                     48 mL       | wanted is a weight
                     """)
     void aBadWeightIsRefusedAndNothingIsWritten(String text, String why) throws Exception {

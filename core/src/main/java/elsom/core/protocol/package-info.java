@@ -1,4 +1,9 @@
-/** Kinds of trial. To add one: write its sheet as {@link elsom.core.protocol.Growth} does, or a class that implements {@link elsom.core.protocol.Protocol} and add it to the list in {@link elsom.core.protocol.Protocols}. */
+/**
+ * The kinds of trial. A protocol is data ({@link elsom.core.protocol.ProtocolData}) and a list of analyses. To add one whose
+ * findings are those of any endpoint: a static method that fills its data, and its place in
+ * {@link elsom.core.protocol.Protocols}. To give it findings of its own: an {@link elsom.core.results.Analysis} beside it, and
+ * where no {@link elsom.core.results.Section} fits, a new one with its fragment in {@code findings/sections.html}.
+ */
 @NullMarked
 package elsom.core.protocol;
 

@@ -13,6 +13,7 @@ public record Verdict(Firmness firmness, String sentence, String wouldChange) {
         DIFFERENT("different"),
         NO_DIFFERENCE("no difference that matters"),
         PARTLY("clear in part"),
+        SETTLED("clear"),
         SOUND("sound"),
         SO_FAR("so far"),
         CANT_TELL("can't tell yet");

@@ -187,7 +187,7 @@ public final class Wording {
                 .collect(Collectors.joining("; "));
         Firmness firmness = groups.size() == 1
                 ? firmness(groups.keySet().iterator().next())
-                : groups.containsKey(Answer.CANT_TELL) || groups.size() > 1 ? Firmness.PARTLY : Firmness.SOUND;
+                : groups.containsKey(Answer.CANT_TELL) ? Firmness.PARTLY : Firmness.SETTLED;
         return new Verdict(
                 firmness,
                 kind.label() + " at " + question.look().name() + beside + ": " + parts + ".",
@@ -216,7 +216,7 @@ public final class Wording {
                 ? "no leader stands out"
                 : String.join(" and ", leading) + (leading.size() == 1 ? " leads" : " lead and can't be told apart");
         return new Verdict(
-                apart == 0 ? Firmness.CANT_TELL : apart < comparisons.size() ? Firmness.PARTLY : Firmness.SOUND,
+                apart == 0 ? Firmness.CANT_TELL : apart < comparisons.size() ? Firmness.PARTLY : Firmness.SETTLED,
                 kind.label() + " at " + question.look().name() + ": " + lead + "; " + apart + " of "
                         + comparisons.size() + " pairs are told apart.",
                 next(comparisons));

@@ -1,4 +1,8 @@
-/** What a trial found: figures, rankings, flags, courses and the sentences that answer its question. */
+/**
+ * What a trial found: {@link elsom.core.results.Evidence} goes through a protocol's list of
+ * {@link elsom.core.results.Analysis analyses}, which add answers, {@link elsom.core.results.Section sections}, figures and
+ * flags to {@link elsom.core.results.Findings}. Pages have one fragment and one script module for each kind of section.
+ */
 @NullMarked
 package elsom.core.results;
 

@@ -25,7 +25,10 @@ public final class TypedReading {
             return new Typed.Refused(
                     text,
                     endpoint.name() + " can't be " + understood.stored().show(endpoint.decimals() + 1) + "; it can be "
-                            + endpoint.allowed(),
+                            + endpoint.allowed()
+                            + (understood.stored().value() > endpoint.highest() && !endpoint.whole()
+                                    ? "; perhaps the unit is another"
+                                    : ""),
                     example(endpoint));
         }
         return typed;
