@@ -2,7 +2,6 @@ package elsom.core.analysis;
 
 import elsom.core.stats.Interval;
 import elsom.core.stats.Outcome;
-import java.util.List;
 import java.util.Optional;
 
 /**
@@ -164,14 +163,5 @@ final class SharesModel implements Model {
             }
         }
         return near;
-    }
-
-    /** Treatments whose interval alone is wanted: of each arm with units, at this many standard errors. */
-    List<Optional<Interval>> each(double critical) {
-        return java.util.stream.IntStream.range(0, shares.length)
-                .mapToObj(i -> counted[i] == 0
-                        ? Optional.<Interval>empty()
-                        : Optional.of(wilson(shares[i], counted[i] / excess(), critical)))
-                .toList();
     }
 }

@@ -12,7 +12,6 @@ import elsom.core.plan.Factor;
 import elsom.core.plan.Measure;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedTreatment;
-import elsom.core.quantity.Dimension;
 import elsom.core.trial.CountedOf;
 import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
@@ -81,11 +80,6 @@ public final class UnitValues {
             case TIME -> EndpointKind.TIME;
             default -> EndpointKind.MEASURED;
         };
-    }
-
-    /** Whether an endpoint's values are of that kind. */
-    static boolean scored(Endpoint endpoint) {
-        return endpoint.unit().dimension() == Dimension.SCORE;
     }
 
     private Design design() {

@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
  * @param n what they were counted among, 1 or more
  */
 public record CountedOf(int k, int n) {
-    private static final Pattern TYPED = Pattern.compile("(\\d{1,6}) ?(?:of|/) ?(\\d{1,6})");
+    static final Pattern TYPED = Pattern.compile("(\\d{1,6}) ?(?:of|/) ?(\\d{1,6})");
 
     public CountedOf {
         if (n < 1 || k < 0 || k > n) {

@@ -5,17 +5,14 @@ import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
 import java.util.Optional;
 import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** What was made of a reading somebody typed, at the bench or in a file: an amount that its endpoint can have. */
 public final class TypedReading {
-    private static final Pattern OF = Pattern.compile("(\\d{1,6}) ?(?:of|/) ?(\\d{1,6})");
-
     private TypedReading() {}
 
     /** Reads "48.5 g", or "7 of 10" for a count; refuses what the endpoint can't have, with the range it can. */
     public static Typed of(String text, Endpoint endpoint) {
-        Matcher counted = OF.matcher(text.strip());
+        Matcher counted = CountedOf.TYPED.matcher(text.strip());
         if (endpoint.counting() == Counting.COUNT_OF && counted.matches()) {
             return counted(text, endpoint, counted);
         }

@@ -208,15 +208,6 @@ class LayoutTest {
     }
 
     @Test
-    void replicatesGrowWithScatterAndShrinkWithTheDifference() {
-        // Two-sample t test, sd 1, difference 1, 80 % power: 17 a group in any table.
-        assertThat(Replicates.toTellApart(1, 1)).isEqualTo(17);
-        assertThat(Replicates.toTellApart(2, 1)).isGreaterThan(Replicates.toTellApart(1, 1));
-        assertThat(Replicates.toTellApart(1, -2)).isLessThan(Replicates.toTellApart(1, 1));
-        assertThat(Replicates.toTellApart(1e-6, 1)).isEqualTo(2);
-    }
-
-    @Test
     void aGridCountsTheLastGapOut() {
         Container tray = Container.tray("tray", 6, 20, 15);
         // 3 trays and 2 gaps along, 2 trays and 1 gap across.
