@@ -58,7 +58,7 @@ class FindingsController {
                 FindingsPage.of(
                         record,
                         findings,
-                        workedOut.shown(record, findings, bench),
+                        workedOut.drawn(record, findings, bench),
                         bench,
                         TrialHeader.Step.FINDINGS,
                         clock.instant()));

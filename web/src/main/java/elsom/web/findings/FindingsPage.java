@@ -15,7 +15,7 @@ public record FindingsPage(
         List<Choice> benches,
         List<Choice> looks,
         String benchName,
-        List<SectionView> sections,
+        List<DrawnSection> sections,
         String unitsHref,
         List<Flag> flags) {
 
@@ -31,7 +31,7 @@ public record FindingsPage(
     public static FindingsPage of(
             TrialRecord record,
             Findings findings,
-            List<SectionView> sections,
+            List<DrawnSection> sections,
             int bench,
             TrialHeader.Step step,
             Instant now) {
@@ -55,12 +55,12 @@ public record FindingsPage(
     }
 
     /** Sections that are the same on every bench. */
-    public List<SectionView> shared() {
+    public List<DrawnSection> shared() {
         return sections.stream().filter(section -> !section.ofBench()).toList();
     }
 
     /** Sections of this bench alone. */
-    public List<SectionView> own() {
-        return sections.stream().filter(SectionView::ofBench).toList();
+    public List<DrawnSection> own() {
+        return sections.stream().filter(DrawnSection::ofBench).toList();
     }
 }

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.OptionalInt;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
+import org.thymeleaf.ITemplateEngine;
 
 /** Findings of snapshots, worked out once for each snapshot and look compared at. */
 @Component
@@ -19,20 +20,26 @@ public class WorkedOut {
     private static final int MOST = 60;
 
     private final Plans plans;
+    private final ITemplateEngine templates;
     private final Cache<TrialRecord, Map<Integer, Findings>> kept =
             Caffeine.newBuilder().weakKeys().maximumSize(MOST).build();
 
-    WorkedOut(Plans plans) {
-        this.plans = plans;
-    }
-
-    private final Cache<Findings, Map<Integer, List<SectionView>>> shown =
+    private final Cache<Findings, Map<Integer, List<DrawnSection>>> drawn =
             Caffeine.newBuilder().weakKeys().maximumSize(MOST).build();
 
-    /** What one bench's page shows of findings, made once. */
-    public List<SectionView> shown(TrialRecord record, Findings findings, int bench) {
-        return shown.get(findings, fresh -> new ConcurrentHashMap<>())
-                .computeIfAbsent(bench, number -> SectionViews.of(record, findings, number));
+    WorkedOut(Plans plans, ITemplateEngine templates) {
+        this.plans = plans;
+        this.templates = templates;
+    }
+
+    /** What one bench's page shows of findings, drawn once: nothing in it depends on who asks, or when. */
+    public List<DrawnSection> drawn(TrialRecord record, Findings findings, int bench) {
+        return drawn.get(findings, fresh -> new ConcurrentHashMap<>())
+                .computeIfAbsent(
+                        bench,
+                        number -> SectionViews.of(record, findings, number).stream()
+                                .map(section -> DrawnSection.of(section, templates))
+                                .toList());
     }
 
     /**

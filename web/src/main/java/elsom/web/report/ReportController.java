@@ -53,7 +53,7 @@ class ReportController {
                 .map(bench -> FindingsPage.of(
                         record,
                         findings,
-                        workedOut.shown(record, findings, bench.number()),
+                        workedOut.drawn(record, findings, bench.number()),
                         bench.number(),
                         TrialHeader.Step.REPORT,
                         clock.instant()))

@@ -17,6 +17,7 @@ import elsom.web.kit.BenchMap;
 import elsom.web.kit.TrialHeader;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 
@@ -37,11 +38,15 @@ class FindingsPagesTest {
     }
 
     private static FindingsPage shown(TrialRecord record, Findings found, Instant now) {
-        return FindingsPage.of(record, found, SectionViews.of(record, found, 1), 1, TrialHeader.Step.FINDINGS, now);
+        return FindingsPage.of(record, found, List.of(), 1, TrialHeader.Step.FINDINGS, now);
     }
 
-    private static <S extends SectionView> S only(FindingsPage page, Class<S> kind) {
-        return page.sections().stream()
+    private static <S extends SectionView> S only(TrialRecord record, Class<S> kind) {
+        return only(record, found(record), kind);
+    }
+
+    private static <S extends SectionView> S only(TrialRecord record, Findings found, Class<S> kind) {
+        return SectionViews.of(record, found, 1).stream()
                 .filter(kind::isInstance)
                 .map(kind::cast)
                 .findFirst()
@@ -62,9 +67,10 @@ class FindingsPagesTest {
 
     @Test
     void figuresStandWithTheirScatterAndTheirUnits() {
-        FindingsPage page = page(heights());
+        TrialRecord heights = heights();
+        FindingsPage page = page(heights);
         assertThat(page.anything()).isTrue();
-        SectionView.Figures figures = only(page, SectionView.Figures.class);
+        SectionView.Figures figures = only(heights, SectionView.Figures.class);
         assertThat(figures.columns()).extracting(FigureKind::code).containsExactly("height");
         assertThat(figures.rows())
                 .extracting(SectionView.Figures.TreatmentRow::n)
@@ -78,9 +84,10 @@ class FindingsPagesTest {
 
     @Test
     void answersNameTheComparisonTheIntervalAndTheLook() {
-        FindingsPage page = page(heights());
+        TrialRecord heights = heights();
+        FindingsPage page = page(heights);
         assertThat(page.answers().get(0).verdict().sentence()).contains("at day 14");
-        SectionView.Contrasts contrasts = only(page, SectionView.Contrasts.class);
+        SectionView.Contrasts contrasts = only(heights, SectionView.Contrasts.class);
         assertThat(contrasts.rows()).isNotEmpty().allSatisfy(row -> {
             assertThat(row.interval()).contains(" to ").endsWith("cm");
             assertThat(row.p()).matches("(< )?[01]\\.\\d+");
@@ -90,7 +97,7 @@ class FindingsPagesTest {
 
     @Test
     void placesAreSharedByWhatCanNotBeParted() {
-        SectionView.Ranked ranked = only(page(heights()), SectionView.Ranked.class);
+        SectionView.Ranked ranked = only(heights(), SectionView.Ranked.class);
         assertThat(ranked.rows())
                 .extracting(SectionView.Ranked.Placed::place)
                 .allMatch(place -> place.matches("\\d(–\\d)?"));
@@ -161,10 +168,10 @@ class FindingsPagesTest {
                 .extracting(FindingsPage.Choice::label)
                 .containsExactly("drained", "24 h", "day 2", "day 4");
         assertThat(page.looks()).filteredOn(FindingsPage.Choice::here).hasSize(1);
-        assertThat(only(page, SectionView.Courses.class).charts())
+        assertThat(only(record, found, SectionView.Courses.class).charts())
                 .extracting(SectionView.Courses.Chart::title)
                 .contains("Still held", "Weight");
-        assertThat(only(page, SectionView.Volumes.class).data()).isNotEmpty();
+        assertThat(only(record, found, SectionView.Volumes.class).data()).isNotEmpty();
         assertThat(page.benches())
                 .singleElement()
                 .satisfies(choice -> assertThat(choice.here()).isTrue());
