@@ -33,6 +33,7 @@ final class Bioassays {
                         .highest(500)
                         .decimals(0)
                         .readings(5)
+                        .readOf("germinated")
                         .better(Direction.HIGHER)
                         .typicalCv(0.25)
                         .secondsEach(60)

@@ -6,6 +6,7 @@ import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
+import org.jspecify.annotations.Nullable;
 
 /** A measure while its parts are named one by one. */
 final class MeasureParts {
@@ -20,6 +21,7 @@ final class MeasureParts {
     private double cv = 0.1;
     private int seconds;
     private String rule = "";
+    private @Nullable EndpointCode readOf;
 
     private MeasureParts(String code, String label) {
         this.code = new EndpointCode(code);
@@ -86,9 +88,15 @@ final class MeasureParts {
         return this;
     }
 
+    /** Read only of what a count counted; nothing is read of none. */
+    MeasureParts readOf(String count) {
+        this.readOf = new EndpointCode(count);
+        return this;
+    }
+
     Measure made() {
         return new Measure(
-                new Endpoint(code, label, unit, counting, size, 0, highest, decimals),
+                new Endpoint(code, label, unit, counting, size, 0, highest, decimals, readOf),
                 rule,
                 "",
                 0,

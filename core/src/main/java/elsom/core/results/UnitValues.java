@@ -23,6 +23,7 @@ import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -178,7 +179,10 @@ public final class UnitValues {
         return new Value.Missing(record.ended(unit.code())
                 .filter(mishap -> mishap.look() <= look.number())
                 .map(this::lost)
-                .orElse("not read"));
+                .orElse(
+                        record.possible(new ReadingRef(unit.code(), look.number(), endpoint.code(), 1))
+                                ? "not read"
+                                : "nothing to read: " + endpoint.name().toLowerCase(Locale.ROOT) + " of none"));
     }
 
     private String lost(Mishap mishap) {

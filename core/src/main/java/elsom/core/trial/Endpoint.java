@@ -3,6 +3,7 @@ package elsom.core.trial;
 import elsom.core.quantity.Bounds;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Something measured.
@@ -13,6 +14,8 @@ import elsom.core.quantity.UnitOfMeasure;
  * @param lowest the lowest value that can be true
  * @param highest the highest value that can be true
  * @param decimals how many decimals the usual instrument shows
+ * @param readOf the count whose things this is read of, as roots are of rooted cuttings: nothing is read of none; null
+ *     when it is read of the unit itself
  */
 public record Endpoint(
         EndpointCode code,
@@ -22,7 +25,8 @@ public record Endpoint(
         int size,
         double lowest,
         double highest,
-        int decimals) {
+        int decimals,
+        @Nullable EndpointCode readOf) {
     public Endpoint {
         Bounds.present("an endpoint's code", code);
         Bounds.name("an endpoint's name", name, Bounds.NAME);
@@ -38,6 +42,9 @@ public record Endpoint(
         if (counting != Counting.SUB_READINGS && counting != Counting.COUNT_OF && size != 1) {
             throw new IllegalArgumentException("endpoint " + code + " has an impossible size " + size);
         }
+        if (code.equals(readOf)) {
+            throw new IllegalArgumentException("endpoint " + code + " can't be read of itself");
+        }
         if (!(lowest < highest)) {
             throw new IllegalArgumentException(
                     "endpoint " + code + " needs lowest below highest, got " + lowest + " and " + highest);
@@ -46,7 +53,7 @@ public record Endpoint(
 
     public static Endpoint single(
             EndpointCode code, String name, UnitOfMeasure unit, double lowest, double highest, int decimals) {
-        return new Endpoint(code, name, unit, Counting.SINGLE, 1, lowest, highest, decimals);
+        return new Endpoint(code, name, unit, Counting.SINGLE, 1, lowest, highest, decimals, null);
     }
 
     /** How many readings one unit has at a look. */
@@ -65,8 +72,8 @@ public record Endpoint(
             return this;
         }
         return among > 0
-                ? new Endpoint(code, name, unit, Counting.COUNT_OF, among, 0, among, 0)
-                : new Endpoint(code, name, unit, Counting.SINGLE, 1, lowest, highest, decimals);
+                ? new Endpoint(code, name, unit, Counting.COUNT_OF, among, 0, among, 0, readOf)
+                : new Endpoint(code, name, unit, Counting.SINGLE, 1, lowest, highest, decimals, readOf);
     }
 
     /** Whether only whole numbers can be: counted things without decimals. */

@@ -72,6 +72,9 @@ final class Setup {
         numbered(problems, "look", looks.stream().map(Look::number).toList());
         Set<BenchPosition> taken = new HashSet<>();
         units.forEach(unit -> stands(unit, taken, problems));
+        endpoints.stream()
+                .filter(endpoint -> endpoint.readOf() != null && !endpointsByCode.containsKey(endpoint.readOf()))
+                .forEach(endpoint -> problems.add(endpoint.name() + " is read of an unknown count"));
         looks.stream()
                 .filter(look -> !endpointsByCode.keySet().containsAll(look.endpoints()))
                 .forEach(look -> problems.add("look " + look.number() + " measures an unknown endpoint"));

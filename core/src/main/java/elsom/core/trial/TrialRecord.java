@@ -317,11 +317,24 @@ public final class TrialRecord {
         return new Progress(done, expected);
     }
 
-    /** Whether all of a unit's readings of an endpoint were taken at a look. */
+    /** Whether all of a unit's readings of an endpoint were taken at a look, or there was nothing to take them of. */
     private boolean isRead(ExperimentalUnit unit, Look look, EndpointCode endpoint) {
         return IntStream.rangeClosed(1, endpoint(endpoint).readingsEach())
-                .allMatch(sub -> current(new ReadingRef(unit.code(), look.number(), endpoint, sub))
-                        .isPresent());
+                .mapToObj(sub -> new ReadingRef(unit.code(), look.number(), endpoint, sub))
+                .allMatch(ref -> current(ref).isPresent() || !possible(ref));
+    }
+
+    /**
+     * Whether there is something to read: false when the count that the endpoint is read of fell short at that look, as no
+     * root length can be read of none rooted, and only two of two germinated.
+     */
+    public boolean possible(ReadingRef ref) {
+        EndpointCode counted = endpoint(ref.endpoint()).readOf();
+        return counted == null
+                || current(new ReadingRef(ref.unit(), ref.look(), counted, 1))
+                        .map(Reading::value)
+                        .map(count -> count >= ref.subReading())
+                        .orElse(true);
     }
 
     /** Units measured of units to measure. */

@@ -52,7 +52,7 @@ class BoundsTest {
         assertThatThrownBy(() -> Bench.plain(1, "Hall", 999_999_999, 999_999_999))
                 .hasMessageContaining("1 to 202");
         assertThatThrownBy(() -> new Endpoint(
-                        HEIGHT, "Height", UnitOfMeasure.MILLIMETRE, Counting.SINGLE, 1, 0, 10, 999_999_999))
+                        HEIGHT, "Height", UnitOfMeasure.MILLIMETRE, Counting.SINGLE, 1, 0, 10, 999_999_999, null))
                 .hasMessageContaining("decimals");
         assertThatThrownBy(() -> Endpoint.single(HEIGHT, "Height", UnitOfMeasure.MILLIMETRE, 0, 1e308, 0))
                 .hasMessageContaining("highest value");

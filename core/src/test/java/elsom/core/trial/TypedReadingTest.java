@@ -10,7 +10,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class TypedReadingTest {
     private static final Endpoint ROOTED = new Endpoint(
-                    new EndpointCode("rooted"), "Rooted", UnitOfMeasure.COUNT, Counting.OF_PLANTS, 1, 0, 1000, 0)
+                    new EndpointCode("rooted"), "Rooted", UnitOfMeasure.COUNT, Counting.OF_PLANTS, 1, 0, 1000, 0, null)
             .counted(10, 0);
 
     private static final Endpoint HEIGHT =
@@ -58,7 +58,15 @@ class TypedReadingTest {
         assertThat(CountedOf.typed("7 of 9")).contains(new CountedOf(7, 9));
         assertThat(CountedOf.typed("10 of 9")).isEmpty();
         Endpoint uncounted = new Endpoint(
-                        new EndpointCode("rooted"), "Rooted", UnitOfMeasure.COUNT, Counting.OF_PLANTS, 1, 0, 1000, 0)
+                        new EndpointCode("rooted"),
+                        "Rooted",
+                        UnitOfMeasure.COUNT,
+                        Counting.OF_PLANTS,
+                        1,
+                        0,
+                        1000,
+                        0,
+                        null)
                 .counted(0, 8);
         assertThat(uncounted.counting()).isEqualTo(Counting.SINGLE);
     }

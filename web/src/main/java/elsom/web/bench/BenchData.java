@@ -31,6 +31,7 @@ record BenchData(long trial, int look, String lookName, String timing, String st
      *
      * @param key unit, endpoint and sub-reading in one
      * @param lost the number of the mishap that ended the unit; 0 while it stands
+     * @param possible whether there is something to read: false for the roots of none rooted
      * @param before what was last read at earlier looks
      */
     record Task(
@@ -44,12 +45,13 @@ record BenchData(long trial, int look, String lookName, String timing, String st
             int sub,
             String symbol,
             int lost,
+            boolean possible,
             @Nullable Current current,
             List<Earlier> before,
             List<Correction> history) {
         /** Whether it is still to be read. */
         boolean open() {
-            return current == null && lost == 0;
+            return current == null && lost == 0 && possible;
         }
     }
 
@@ -98,6 +100,15 @@ record BenchData(long trial, int look, String lookName, String timing, String st
         return tasks;
     }
 
+    /** Keys of what can't be read of a reading's unit at its look. */
+    static List<String> nothing(TrialRecord record, ReadingRef ref) {
+        ExperimentalUnit unit = record.unit(ref.unit()).orElseThrow();
+        return tasks(record, unit, record.look(ref.look()).orElseThrow()).stream()
+                .filter(task -> !task.possible())
+                .map(Task::key)
+                .toList();
+    }
+
     static String key(ReadingRef ref) {
         return ref.unit() + "/" + ref.endpoint() + "/" + ref.subReading();
     }
@@ -117,6 +128,7 @@ record BenchData(long trial, int look, String lookName, String timing, String st
                 record.expected(unit.code(), look.number())
                         ? 0
                         : record.ended(unit.code()).orElseThrow().number(),
+                record.possible(ref),
                 record.current(ref).map(reading -> current(reading, endpoint)).orElse(null),
                 before(record, ref),
                 history(record, ref));

@@ -95,11 +95,12 @@ record BenchPage(
     private static BenchMap.Face face(
             TrialRecord record, Look look, ExperimentalUnit unit, String start, List<BenchData.Task> tasks) {
         String href = "/trials/" + record.trial().id() + "/bench?look=" + look.number() + "&unit=" + unit.code();
+        long possible = tasks.stream().filter(BenchData.Task::possible).count();
         List<String> read = tasks.stream()
                 .flatMap(task -> Optional.ofNullable(task.current()).stream())
                 .map(current -> current.value().replace(" g", ""))
                 .toList();
-        String value = read.isEmpty() ? "" : tasks.size() == 1 ? read.get(0) : read.size() + " of " + tasks.size();
+        String value = read.isEmpty() ? "" : tasks.size() == 1 ? read.get(0) : read.size() + " of " + possible;
         BenchMap.State state = unit.code().value().equals(start)
                 ? BenchMap.State.NOW
                 : !record.expected(unit.code(), look.number())

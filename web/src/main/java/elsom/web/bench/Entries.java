@@ -144,6 +144,7 @@ class Entries {
                 null,
                 List.of(),
                 message,
+                List.of(),
                 progress.done(),
                 progress.expected());
     }
@@ -158,6 +159,7 @@ class Entries {
                         .orElse(null),
                 BenchData.history(record, ref),
                 message,
+                BenchData.nothing(record, ref),
                 progress.done(),
                 progress.expected());
     }

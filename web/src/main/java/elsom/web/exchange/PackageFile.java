@@ -29,7 +29,7 @@ enum PackageFile {
     ENDPOINTS(
             "endpoints",
             "code:string name:string unit:string counting:string size:integer lowest:number highest:number"
-                    + " decimals:integer"),
+                    + " decimals:integer read_of:string?"),
     LOOKS("looks", "number:integer name:string after_start_s:integer endpoints:string"),
     READINGS(
             "readings",

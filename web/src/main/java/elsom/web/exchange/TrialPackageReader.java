@@ -277,7 +277,8 @@ final class TrialPackageReader {
                 row.whole("size"),
                 row.number("lowest"),
                 row.number("highest"),
-                row.whole("decimals"));
+                row.whole("decimals"),
+                row.optional("read_of").map(EndpointCode::new).orElse(null));
     }
 
     private static Look look(CsvTable.Row row) {

@@ -174,7 +174,7 @@ final class TrialPackageWriter {
                                 u.position().column()));
             case ENDPOINTS ->
                 record.endpoints().stream()
-                        .map(e -> List.of(
+                        .map(e -> cells(
                                 e.code(),
                                 e.name(),
                                 e.unit(),
@@ -182,7 +182,8 @@ final class TrialPackageWriter {
                                 e.size(),
                                 e.lowest(),
                                 e.highest(),
-                                e.decimals()));
+                                e.decimals(),
+                                e.readOf()));
             case LOOKS ->
                 record.looks().stream()
                         .map(l -> List.of(

@@ -98,7 +98,7 @@ interface TrialMapper {
     List<Rows.UnitRow> units(TrialId id);
 
     @Select("""
-            select code, name, unit, counting, size, lowest, highest, decimals
+            select code, name, unit, counting, size, lowest, highest, decimals, read_of
             from endpoint where trial_id = #{id} order by position""")
     List<Endpoint> endpoints(TrialId id);
 
@@ -159,9 +159,9 @@ interface TrialMapper {
     void insertUnit(@Param("id") TrialId id, @Param("u") Rows.UnitRow unit);
 
     @Insert("""
-            insert into endpoint (trial_id, code, position, name, unit, counting, size, lowest, highest, decimals)
+            insert into endpoint (trial_id, code, position, name, unit, counting, size, lowest, highest, decimals, read_of)
             values (#{id}, #{e.code}, #{position}, #{e.name}, #{e.unit}, #{e.counting}, #{e.size}, #{e.lowest},
-                #{e.highest}, #{e.decimals})""")
+                #{e.highest}, #{e.decimals}, #{e.readOf})""")
     void insertEndpoint(@Param("id") TrialId id, @Param("position") int position, @Param("e") Endpoint endpoint);
 
     @Insert("""

@@ -39,7 +39,7 @@ function faceText(code) {
   const tasks = data.tasks.filter((task) => task.code === code);
   const read = tasks.filter((task) => task.current);
   if (!read.length) return '';
-  return tasks.length === 1 ? read[0].current.value.replace(/ g$/, '') : `${read.length} of ${tasks.length}`;
+  return tasks.length === 1 ? read[0].current.value.replace(/ g$/, '') : `${read.length} of ${tasks.filter((task) => task.possible).length}`;
 }
 
 function paint(task) {
@@ -67,7 +67,7 @@ function show() {
   at('unit-before').textContent = task.before.map((one) => `${one.look}: ${one.text}`).join(' · ');
   at('unit-treatment').querySelector('rect').setAttribute('fill', `url(#tex-${task.treatment})`);
   at('unit-treatment').querySelector('span').textContent = task.treatmentName;
-  at('value-label').textContent = task.lost ? `${task.endpointName} · it was lost, nothing is expected` : task.endpointName;
+  at('value-label').textContent = task.lost ? `${task.endpointName} · it was lost, nothing is expected` : task.possible ? task.endpointName : `${task.endpointName} · none to read`;
   at('symbol').textContent = task.symbol;
   field.value = drafts.of(task.key) ?? task.current?.text ?? '';
   field.setAttribute('aria-label', `${task.endpointName}, ${task.code}`);
@@ -128,7 +128,7 @@ function netState(waiting, failing) {
 // ---- walking ----
 
 function wants(task) {
-  return !task.lost && !task.current && !outbox.read().some((entry) => entry.key === task.key && entry.look === data.look);
+  return !task.lost && task.possible && !task.current && !outbox.read().some((entry) => entry.key === task.key && entry.look === data.look);
 }
 
 /** The next task without a reading, round the shelf; else simply the next; null at the end of a finished round. */
@@ -210,6 +210,11 @@ function advance() {
   }
 }
 
+/** What can be read of a unit changes with its counts. */
+function learn(code, nothing = []) {
+  data.tasks.filter((task) => task.code === code).forEach((task) => { task.possible = !nothing.includes(task.key); });
+}
+
 /** An answer came for an entry, now or after a wait. */
 function arrived(entry, { status, body }) {
   if (entry.look !== data.look) return;
@@ -217,6 +222,7 @@ function arrived(entry, { status, body }) {
   if (!task) return;
   const here = task === current();
   if (status === 200) {
+    learn(task.code, body.nothing);
     task.current = body.current;
     task.history = body.history ?? [];
     task.stale = false;
@@ -258,6 +264,7 @@ async function undo() {
   const task = byKey.get(last.key);
   try {
     const { status, body } = await post(`${base}/readings/${last.id}/undo`, { token: newToken() });
+    learn(task.code, body.nothing);
     task.current = body.current ?? undefined;
     task.history = body.history ?? [];
     task.odd = undefined;

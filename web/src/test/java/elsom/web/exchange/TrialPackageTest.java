@@ -226,6 +226,7 @@ class TrialPackageTest {
         WholeTrial back = sentAndRead(draft);
         assertThat(back.plan()).isEqualTo(plan);
         assertThat(back.record().units()).isEqualTo(draft.record().units());
+        assertThat(back.record().endpoints()).isEqualTo(draft.record().endpoints());
         assertThat(back.record().trial().started()).isFalse();
     }
 

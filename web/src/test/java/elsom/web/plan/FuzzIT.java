@@ -35,10 +35,10 @@ import org.springframework.boot.test.web.server.LocalServerPort;
  */
 @AppTest
 class FuzzIT {
-    private static final int FORMS = 400;
-    private static final int ENTRIES = 2400;
+    private static final int FORMS = 320;
+    private static final int ENTRIES = 2480;
     private static final int TABLES = 100;
-    private static final int ZIPS = 150;
+    private static final int ZIPS = 110;
     private static final long LONGEST_MS = 2000;
 
     private static final List<String> NASTY = List.of(
