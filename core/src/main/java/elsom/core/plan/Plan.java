@@ -104,6 +104,15 @@ public record Plan(
         return new Plan(protocol, asked, treatments, pots, arrangement, schedule, rules, other);
     }
 
+    /** Measures that no look takes. */
+    public List<Measure> unread() {
+        return asked.measures().stream()
+                .filter(measure -> schedule.looks().stream()
+                        .noneMatch(look ->
+                                look.endpoints().contains(measure.endpoint().code())))
+                .toList();
+    }
+
     public String question() {
         return asked.question();
     }

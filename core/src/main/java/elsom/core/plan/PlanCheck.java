@@ -7,14 +7,17 @@ import elsom.core.flag.Flag;
 import elsom.core.flag.FlagCode;
 import elsom.core.mix.Mix;
 import elsom.core.quantity.Decimals;
+import elsom.core.trial.EndpointCode;
 import elsom.core.trial.TreatmentProperty;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -286,15 +289,6 @@ public final class PlanCheck {
                         "There is no control among the treatments.",
                         "Mark a control, or choose another comparator.");
             }
-            boolean looked = plan.schedule().looks().stream()
-                    .anyMatch(look -> look.endpoints().contains(asked.endpoint()));
-            if (!looked) {
-                flag(
-                        Flag.Severity.CAUTION,
-                        "No look measures what “" + asked.sentence(plan) + "” asks about.",
-                        "It can't be answered.",
-                        "Tick that endpoint at a look.");
-            }
         }
     }
 
@@ -318,20 +312,30 @@ public final class PlanCheck {
         }
     }
 
-    /** What is asked about and no look takes is never read. */
+    /** What no look takes is never read. */
     private void unread() {
-        plan.asked().questions().stream()
-                .map(Question::endpoint)
-                .distinct()
-                .filter(code -> plan.schedule().looks().stream()
-                        .noneMatch(look -> look.endpoints().contains(code)))
-                .flatMap(code -> plan.asked().measure(code).stream())
+        Set<EndpointCode> asked =
+                plan.asked().questions().stream().map(Question::endpoint).collect(Collectors.toSet());
+        Map<Boolean, List<Measure>> unread = plan.unread().stream()
+                .collect(Collectors.partitioningBy(
+                        measure -> asked.contains(measure.endpoint().code())));
+        unread.getOrDefault(true, List.of())
                 .forEach(measure -> flag(
                         Flag.Severity.WRONG,
-                        "No look takes " + measure.endpoint().name().toLowerCase(Locale.ROOT)
-                                + ", which is asked about.",
+                        "No look takes " + lower(measure) + ", which is asked about.",
                         "It would never be read, and the question never answered.",
                         "Tick it at a look under “Dates and care”, or ask about something that is read."));
+        unread.getOrDefault(false, List.of()).stream()
+                .filter(measure -> measure.weight() > 0)
+                .forEach(measure -> flag(
+                        Flag.Severity.CAUTION,
+                        "No look takes " + lower(measure) + ", which has a weight.",
+                        "The ranking by all together would lack it.",
+                        "Tick it at a look under “Dates and care”, or take its weight away."));
+    }
+
+    private static String lower(Measure measure) {
+        return measure.endpoint().name().toLowerCase(Locale.ROOT);
     }
 
     /** Units that are too few would likely miss what matters. */
@@ -344,8 +348,7 @@ public final class PlanCheck {
                 if (missed > MISSED && plan.arrangement().replicates() > 1) {
                     flag(
                             Flag.Severity.CAUTION,
-                            "A difference that matters in "
-                                    + measure.endpoint().name().toLowerCase(Locale.ROOT) + " would be missed "
+                            "A difference that matters in " + lower(measure) + " would be missed "
                                     + Decimals.percent(missed, 0) + " times in a hundred.",
                             "So “can't tell” is the likely answer, with what units of a treatment usually scatter.",
                             table.needed().isPresent()

@@ -79,7 +79,8 @@ public final class Wording {
         return (value < 0 ? "−" : "+") + number;
     }
 
-    private static String signed(FigureKind kind, double value) {
+    /** A difference with its sign, its unit left to the heading. */
+    public static String signed(FigureKind kind, double value) {
         return signedText(value, number(kind, value, 1));
     }
 

@@ -266,11 +266,19 @@ class PlanCheckTest {
     }
 
     @Test
-    void aQuestionThatNobodyLooksAtIsSaid() {
+    void whatHasAWeightAndIsNeverReadIsSaid() {
         Plan plan =
-                APlan.ofGrowth().list("a", "b").asking(APlan.question("yield")).plan();
-        assertThat(seen(plan))
-                .anySatisfy(text ->
-                        assertThat(text).startsWith("No look measures what").contains("Yield"));
+                APlan.ofGrowth().list("a", "b").asking(APlan.question("height")).plan();
+        Measure yield = plan.unread().stream()
+                .filter(measure -> measure.endpoint().code().value().equals("yield"))
+                .findFirst()
+                .orElseThrow();
+        List<Measure> weighted = plan.asked().measures().stream()
+                .map(m -> m.equals(yield) ? m.with(m.rule(), m.scorer(), 2, m.better()) : m)
+                .toList();
+        assertThat(seen(plan)).noneMatch(text -> text.contains("yield"));
+        assertThat(seen(plan.measuring(
+                        new Asked(plan.question(), "marigold", plan.asked().questions(), weighted))))
+                .contains("No look takes yield, which has a weight.");
     }
 }

@@ -79,10 +79,11 @@ class FindingsController {
             @PathVariable long trial,
             @RequestParam(defaultValue = "1") int bench,
             @RequestParam(defaultValue = "0") int at,
+            @RequestParam(defaultValue = "false") boolean left,
             @RequestParam(defaultValue = "false") boolean sheet,
             Model model) {
         TrialRecord record = withBench(trial, bench);
-        model.addAttribute("page", UnitsPage.of(record, findings(record, at), bench, clock.instant()));
+        model.addAttribute("page", UnitsPage.of(record, findings(record, at), bench, left, clock.instant()));
         return sheet ? "findings/units :: units" : "findings/units";
     }
 

@@ -2,8 +2,10 @@ package elsom.web.findings;
 
 import elsom.core.results.FigureKind;
 import elsom.core.results.Findings;
+import elsom.core.results.JudgedQuestion;
 import elsom.core.results.Section;
 import elsom.core.results.UnitResult;
+import elsom.core.results.Wording;
 import elsom.core.trial.Look;
 import elsom.core.trial.TrialRecord;
 import elsom.web.findings.SectionView.Shown;
@@ -12,6 +14,7 @@ import elsom.web.kit.Swatch;
 import elsom.web.kit.TrialHeader;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /** Every unit of one bench, where it stands and as a table. */
@@ -19,6 +22,7 @@ record UnitsPage(
         TrialHeader header,
         BenchMap map,
         String shownWords,
+        List<FindingsPage.Choice> choices,
         List<FigureKind> columns,
         List<UnitLine> units,
         String backHref) {
@@ -26,7 +30,12 @@ record UnitsPage(
     /** A unit's row. */
     record UnitLine(Swatch swatch, String code, boolean lost, List<Shown> figures) {}
 
-    static UnitsPage of(TrialRecord record, Findings findings, int bench, Instant now) {
+    /**
+     * The page of one bench.
+     *
+     * @param left whether the map shows what treatments leave over, where that is known, instead of figures
+     */
+    static UnitsPage of(TrialRecord record, Findings findings, int bench, boolean left, Instant now) {
         Links links = new Links(record, findings.comparedAt(), bench);
         List<UnitResult> here = findings.units().stream()
                 .filter(unit -> unit.unit().position().bench() == bench)
@@ -36,11 +45,25 @@ record UnitsPage(
                 .toList();
         Optional<FigureKind> ranked = asked(findings, columns);
         String look = record.look(findings.comparedAt()).map(Look::name).orElse("");
+        Optional<JudgedQuestion> parted = ranked.flatMap(kind -> parted(findings, kind));
+        boolean leftOver = left && parted.isPresent();
         return new UnitsPage(
                 TrialHeader.of(record, now, TrialHeader.Step.FINDINGS, findings.comparedAt()),
-                BenchMap.of(record, bench, unit -> face(findings, unit.code().value(), ranked, links)),
-                ranked.map(kind -> kind.label() + ", " + kind.unitSymbol() + ", at " + look)
+                BenchMap.of(
+                        record,
+                        bench,
+                        unit -> leftOver
+                                ? over(parted.orElseThrow(), unit.code().value(), links)
+                                : face(findings, unit.code().value(), ranked, links)),
+                ranked.map(kind -> (leftOver ? "left over of " : "")
+                                + kind.label().toLowerCase(Locale.ROOT) + ", " + kind.unitSymbol() + ", at " + look)
                         .orElse(""),
+                parted.isEmpty()
+                        ? List.of()
+                        : List.of(
+                                new FindingsPage.Choice("the reading", links.units(), !leftOver),
+                                new FindingsPage.Choice(
+                                        "what treatments leave over", links.units() + "&left=true", leftOver)),
                 columns,
                 here.stream().map(unit -> line(record, unit, columns, links)).toList(),
                 links.view(bench, findings.comparedAt()));
@@ -54,6 +77,30 @@ record UnitsPage(
                                 kind.code().equals(contrasts.question().kind().code())))
                 .findFirst()
                 .or(() -> columns.stream().findFirst());
+    }
+
+    /** The question about a figure whose treatments leave something over in each unit. */
+    private static Optional<JudgedQuestion> parted(Findings findings, FigureKind kind) {
+        return findings.sections(Section.Contrasts.class).stream()
+                .map(Section.Contrasts::question)
+                .filter(question -> question.kind().code().equals(kind.code())
+                        && !question.judgement().residuals().isEmpty())
+                .findFirst();
+    }
+
+    private static BenchMap.Face over(JudgedQuestion question, String code, Links links) {
+        return question.judgement().residuals().stream()
+                .filter(residual -> question.observations()
+                        .units()
+                        .get(residual.unit())
+                        .unit()
+                        .equals(code))
+                .findFirst()
+                .map(residual -> new BenchMap.Face(
+                        Wording.signed(question.kind(), residual.value()),
+                        residual.value() < 0 ? BenchMap.State.BELOW : BenchMap.State.ABOVE,
+                        links.units() + "&left=true"))
+                .orElseGet(() -> new BenchMap.Face("–", BenchMap.State.LOST, links.base()));
     }
 
     private static BenchMap.Face face(Findings findings, String code, Optional<FigureKind> ranked, Links links) {

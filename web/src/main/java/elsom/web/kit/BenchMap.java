@@ -39,7 +39,9 @@ public record BenchMap(List<Drawn> benches) {
         TODO,
         DONE,
         NOW,
-        LOST
+        LOST,
+        ABOVE,
+        BELOW
     }
 
     /** What is shown on a unit: a value, how it stands, and where a click leads. */
@@ -100,7 +102,7 @@ public record BenchMap(List<Drawn> benches) {
                 ExperimentalUnit unit, String treatment, String letter, Shape shape, double x, double y, Face face) {
             String code = unit.code().value();
             String stands = switch (face.state()) {
-                case DONE -> face.value().isEmpty() ? "" : ", " + face.value();
+                case DONE, ABOVE, BELOW -> face.value().isEmpty() ? "" : ", " + face.value();
                 case LOST -> ", lost";
                 case NOW -> ", measuring now";
                 case TODO -> ", to do";

@@ -26,6 +26,7 @@ final class DatesPages {
             Form form,
             Problems problems,
             List<Measure> measures,
+            String unread,
             int lookLines,
             int stepLines,
             int awayLines,
@@ -36,6 +37,9 @@ final class DatesPages {
                     form,
                     problems,
                     plan.asked().measures(),
+                    plan.unread().stream()
+                            .map(measure -> measure.endpoint().name().toLowerCase(Locale.ROOT))
+                            .collect(Collectors.joining(", ")),
                     form.lines(DatesPart.LOOKS) + Pages.BLANK_LINES,
                     form.lines(DatesPart.STEPS) + 1,
                     form.lines(DatesPart.AWAY) + 1,

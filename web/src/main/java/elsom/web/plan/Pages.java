@@ -12,6 +12,7 @@ import elsom.core.protocol.Protocol;
 import elsom.core.protocol.Protocols;
 import elsom.core.quantity.Decimals;
 import elsom.core.trial.Container;
+import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Texture;
 import elsom.core.trial.Tint;
 import elsom.core.trial.Treatment;
@@ -19,6 +20,8 @@ import elsom.core.trial.TreatmentProperty;
 import elsom.web.kit.Swatch;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** What the pages of a plan's parts show besides their forms. */
@@ -65,6 +68,7 @@ final class Pages {
             String purpose,
             List<Sentence> sentences,
             List<Measure> measures,
+            Set<EndpointCode> unread,
             int askedLines,
             int ownLines,
             List<Swatch> treatments,
@@ -82,6 +86,9 @@ final class Pages {
                     protocol.purpose(),
                     sentences,
                     plan.asked().measures(),
+                    plan.unread().stream()
+                            .map(measure -> measure.endpoint().code())
+                            .collect(Collectors.toSet()),
                     Math.min(Question.MOST, Math.max(form.lines(QuestionPart.ASKED), sentences.size()) + 1),
                     Math.max(BLANK_LINES, form.lines(QuestionPart.OWN)),
                     swatchesOf(plan),

@@ -3,6 +3,7 @@ package elsom.web.plan;
 import elsom.core.plan.Asked;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Measure;
+import elsom.core.plan.NamedTreatments;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedLook;
 import elsom.core.plan.Question;
@@ -10,6 +11,7 @@ import elsom.core.plan.Stated;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.ControlKind;
 import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
@@ -84,10 +86,11 @@ final class QuestionPart implements Part {
                 "Write the question as a sentence. Accepted: Which medium grows the heavier plug?");
         String crop = problems.limited("crop", form.text("crop"), Treatment.LONGEST_NAME);
         List<Measure> measures = measures(form, plan, problems);
+        NamedTreatments named = new NamedTreatments(plan.treatments());
         List<Question> questions = new ArrayList<>();
         for (int i = 0; i < Math.min(form.lines(ASKED), Question.MOST); i++) {
             if (isAsked(form, i)) {
-                asked(form, i, plan, measures, problems).ifPresent(questions::add);
+                asked(form, i, plan, measures, named, problems).ifPresent(questions::add);
             }
         }
         if (!problems.none()) {
@@ -99,7 +102,7 @@ final class QuestionPart implements Part {
                         "Look “" + look
                                 + "” would measure nothing. Tick something else for it under “Dates and care” first, or"
                                 + " keep the endpoint."));
-        return problems.none() ? plan.measuring(new Asked(question, crop, questions, measures)) : plan;
+        return problems.none() ? named.in(plan).measuring(new Asked(question, crop, questions, measures)) : plan;
     }
 
     /** A line is a comparison when it has an endpoint, or anything was typed in it; what matters may be left open. */
@@ -236,7 +239,8 @@ final class QuestionPart implements Part {
                 .anyMatch(measure -> measure.endpoint().code().value().equals(code));
     }
 
-    private static Optional<Question> asked(Form form, int i, Plan plan, List<Measure> measures, Problems problems) {
+    private static Optional<Question> asked(
+            Form form, int i, Plan plan, List<Measure> measures, NamedTreatments named, Problems problems) {
         String field = Form.name(ASKED, i, "matters");
         Optional<Measure> measure = measures.stream()
                 .filter(m -> m.endpoint().code().value().equals(form.text(ASKED, i, "endpoint")))
@@ -245,16 +249,17 @@ final class QuestionPart implements Part {
             problems.add(field, "Choose the endpoint that is compared; a line without one is left out.");
             return Optional.empty();
         }
-        List<Integer> who = new ArrayList<>();
-        for (String code : form.text(ASKED, i, "who").split("[,\\s]+")) {
-            if (!code.isEmpty()) {
-                numbered(code, plan, field, problems).ifPresent(who::add);
-            }
+        // The comparator first: what a question makes of nothing begins with what the others are compared with.
+        Optional<List<Integer>> with =
+                problems.tried(field, () -> named.numbers(form.text(ASKED, i, "comparator"), ControlKind.CONTROL));
+        Optional<List<Integer>> who =
+                problems.tried(field, () -> named.numbers(form.text(ASKED, i, "who"), ControlKind.NONE));
+        if (with.isPresent() && with.get().size() > 1) {
+            problems.add(field, "One treatment to compare with, or nothing for the control. Accepted: A.");
         }
-        String comparator = form.text(ASKED, i, "comparator");
-        int with = comparator.isEmpty()
-                ? 0
-                : numbered(comparator, plan, field, problems).orElse(0);
+        if (who.isEmpty() || with.isEmpty() || with.get().size() > 1) {
+            return Optional.empty();
+        }
         Optional<Matters> matters = matters(form.text(ASKED, i, "matters"), measure.get(), field, problems);
         Stated stated = i < plan.asked().questions().size()
                 ? plan.asked().questions().get(i).stated()
@@ -264,22 +269,13 @@ final class QuestionPart implements Part {
         return matters.flatMap(m -> problems.tried(
                 field,
                 () -> new Question(
-                        who, with, measure.get().endpoint().code(), direction, m.amount(), m.percent(), stated)));
-    }
-
-    private static Optional<Integer> numbered(String code, Plan plan, String field, Problems problems) {
-        int number = code.length() == 1 ? Character.toUpperCase(code.charAt(0)) - 'A' + 1 : 0;
-        int most = plan.treatments().size() == 0
-                ? Treatment.MOST
-                : plan.treatments().size();
-        if (number < 1 || number > most) {
-            problems.add(
-                    field,
-                    "“" + code + "” is not a treatment. Accepted: letters from A to " + Treatment.codeFor(most)
-                            + ", or nothing for all others.");
-            return Optional.empty();
-        }
-        return Optional.of(number);
+                        who.get(),
+                        with.get().isEmpty() ? 0 : with.get().get(0),
+                        measure.get().endpoint().code(),
+                        direction,
+                        m.amount(),
+                        m.percent(),
+                        stated)));
     }
 
     private record Matters(double amount, boolean percent) {}

@@ -116,9 +116,9 @@ class FindingsPagesTest {
     @Test
     void everyUnitIsOnTheBenchWithItsFigureOrADash() {
         TrialRecord record = heights();
-        UnitsPage page = UnitsPage.of(record, found(record), 1, LATER);
+        UnitsPage page = UnitsPage.of(record, found(record), 1, false, LATER);
         assertThat(page.units()).hasSize(10);
-        assertThat(page.shownWords()).isEqualTo("Height, cm, at day 14");
+        assertThat(page.shownWords()).isEqualTo("height, cm, at day 14");
         BenchMap.Drawn bench = page.map().benches().get(0);
         assertThat(bench.cells()).hasSize(12);
         assertThat(bench.cells())
@@ -130,12 +130,28 @@ class FindingsPagesTest {
     }
 
     @Test
+    void whatTreatmentsLeaveOverIsSeenOnTheBench() {
+        TrialRecord record = heights();
+        UnitsPage page = UnitsPage.of(record, found(record), 1, true, LATER);
+        assertThat(page.choices()).filteredOn(FindingsPage.Choice::here).hasSize(1);
+        assertThat(page.shownWords()).startsWith("left over of height");
+        List<BenchMap.Cell> cells = page.map().benches().get(0).cells().stream()
+                .filter(cell -> cell.css().contains("above") || cell.css().contains("below"))
+                .toList();
+        assertThat(cells).hasSize(10);
+        assertThat(cells)
+                .allSatisfy(
+                        cell -> assertThat(cell.value()).startsWith(cell.css().contains("below") ? "−" : "+"));
+        assertThat(cells).extracting(BenchMap.Cell::css).contains("unit above", "unit below");
+    }
+
+    @Test
     void aLostUnitSaysSo() {
         heights();
         Look later = growth.record().looks().get(3);
         growth.lose(growth.unit(1, 1), later);
         TrialRecord record = growth.record();
-        UnitsPage page = UnitsPage.of(record, found(record), 1, LATER);
+        UnitsPage page = UnitsPage.of(record, found(record), 1, false, LATER);
         assertThat(page.units())
                 .filteredOn(UnitsPage.UnitLine::lost)
                 .singleElement()
