@@ -2,6 +2,8 @@ package elsom.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.plan.Rules;
+import elsom.core.plan.WateringSchool;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Instrument;
 import elsom.core.trial.Reading;
@@ -55,6 +57,7 @@ class MigrationIT {
             assertThat(app.getBean(Plans.class).plan(new TrialId(1))).satisfies(plan -> {
                 assertThat(plan.question()).isEqualTo("Which holds water?");
                 assertThat(plan.treatments().size()).isEqualTo(2);
+                assertThat(plan.rules()).isEqualTo(new Rules(WateringSchool.EACH_TO_REFILL_WEIGHT, 0.45, false));
                 assertThat(plan.schedule().start()).isEqualTo(ExchangeFixture.START);
             });
         }
@@ -89,7 +92,7 @@ class MigrationIT {
         return List.of(
                 "insert into trial (question, protocol, zone, start_at, watering, refill_fraction, seed, draft_token,"
                         + " created_at) values ('Which holds water?', 'water-holding', 'UTC', timestamp with time zone"
-                        + " '2026-06-01 08:00:00+00', 'EACH_TO_REFILL_WEIGHT', 0.5, 7, random_uuid(),"
+                        + " '2026-06-01 08:00:00+00', 'EACH_TO_REFILL_WEIGHT', 0.45, 7, random_uuid(),"
                         + " current_timestamp)",
                 "insert into trial_container values (1, 'Round pot 9 cm', 'TAPERED', 'ROUND', 8.5, 9, 9, 6.5, 6.5)",
                 "insert into treatment values (1, 1, 'A', 'Bark', 'Bark', '', 'NONE', 'FIBRES', 'WATER')",

@@ -36,8 +36,6 @@ final class Drawing {
                                 plan.protocol(),
                                 schedule.zone(),
                                 schedule.start(),
-                                plan.rules().watering(),
-                                plan.rules().refillFraction(),
                                 plan.arrangement().seed(),
                                 TrialStage.DRAFT,
                                 plan.rules().blind()),

@@ -17,8 +17,9 @@ public final class PlanRecovery {
      * Treatments, containers, benches and looks as they are recorded; comparisons and the way lots were drawn are lost.
      *
      * @param known what the protocol says of its endpoints
+     * @param rules how units were watered
      */
-    public static Plan of(TrialRecord record, List<Measure> known) {
+    public static Plan of(TrialRecord record, List<Measure> known, Rules rules) {
         Container usual = record.containers().get(0);
         List<Measure> measures = record.endpoints().stream()
                 .map(endpoint -> known.stream()
@@ -58,10 +59,7 @@ public final class PlanRecovery {
                                 .toList(),
                         List.of(),
                         Hours.ANY),
-                new Rules(
-                        record.trial().watering(),
-                        record.trial().refillFraction(),
-                        record.trial().blind()),
+                rules,
                 null);
     }
 

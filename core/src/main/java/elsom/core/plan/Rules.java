@@ -1,7 +1,6 @@
 package elsom.core.plan;
 
 import elsom.core.quantity.Bounds;
-import elsom.core.trial.WateringSchool;
 
 /**
  * How the trial is run.

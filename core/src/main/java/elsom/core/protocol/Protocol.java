@@ -87,7 +87,7 @@ public interface Protocol {
     Optional<Concern> concern(TrialRecord record, ReadingRef ref, double value);
 
     /** Settings that only this kind of trial has, as sentences for the report. */
-    default List<String> settings(TrialRecord record) {
+    default List<String> settings(Plan plan) {
         return List.of();
     }
 

@@ -38,10 +38,11 @@ final class WaterFigures {
     /**
      * All figures the unit's weighings support.
      *
+     * @param refillShare of the water first held at which the unit is due for watering, 0 to 1
      * @param compareAt the look at which units are compared; 0 for none
      */
-    static UnitResult of(TrialRecord record, WaterUnit unit, int compareAt) {
-        WaterFigures made = new WaterFigures(unit, record.trial().refillFraction());
+    static UnitResult of(TrialRecord record, double refillShare, WaterUnit unit, int compareAt) {
+        WaterFigures made = new WaterFigures(unit, refillShare);
         made.density();
         if (!unit.wetLooks().isEmpty()) {
             made.held();

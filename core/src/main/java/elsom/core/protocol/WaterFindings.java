@@ -23,7 +23,8 @@ import java.util.Optional;
 final class WaterFindings implements Analysis {
     @Override
     public void add(Evidence evidence, Findings.Draft findings) {
-        Weighings weighings = Weighings.of(evidence.record(), evidence.look());
+        Weighings weighings =
+                Weighings.of(evidence.record(), evidence.plan().rules().refillFraction(), evidence.look());
         findings.looks(WaterHolding.wetLooks(evidence.record())
                 .filter(evidence.begun()::contains)
                 .toList());

@@ -2,6 +2,7 @@ package elsom.core.protocol;
 
 import elsom.core.plan.Direction;
 import elsom.core.plan.Measure;
+import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedLook;
 import elsom.core.plan.Recurring;
 import elsom.core.quantity.Decimals;
@@ -227,10 +228,10 @@ public final class WaterHolding implements Protocol {
     }
 
     @Override
-    public List<String> settings(TrialRecord record) {
-        return List.of("Due for water at " + Decimals.percent(record.trial().refillFraction(), 0)
+    public List<String> settings(Plan plan) {
+        return List.of("Due for water at " + Decimals.percent(plan.rules().refillFraction(), 0)
                 + " % of the water held after draining. Watering: "
-                + record.trial().watering().label().toLowerCase(Locale.ROOT) + ".");
+                + plan.rules().watering().label().toLowerCase(Locale.ROOT) + ".");
     }
 
     @Override

@@ -29,20 +29,27 @@ import java.util.stream.Collectors;
 /**
  * The weighings of a trial with the figures they give.
  *
+ * @param refillFraction the share of the water first held at which a unit is due for watering, 0 to 1
  * @param look the wet look at which units are compared; 0 before any
  */
 record Weighings(
-        TrialRecord record, int look, List<WaterUnit> weighed, List<UnitResult> units, List<GroupResult> groups) {
+        TrialRecord record,
+        double refillFraction,
+        int look,
+        List<WaterUnit> weighed,
+        List<UnitResult> units,
+        List<GroupResult> groups) {
 
-    static Weighings of(TrialRecord record, int asked) {
+    static Weighings of(TrialRecord record, double refillFraction, int asked) {
         int look = chosen(record, asked);
         List<WaterUnit> weighed = record.units().stream()
                 .flatMap(unit -> WaterUnit.of(record, unit).stream())
                 .toList();
         List<UnitResult> units = weighed.stream()
-                .map(unit -> WaterFigures.of(record, unit, look))
+                .map(unit -> WaterFigures.of(record, refillFraction, unit, look))
                 .toList();
-        return new Weighings(record, look, weighed, units, EndpointFigures.groups(record, WaterKinds.ALL, units));
+        return new Weighings(
+                record, refillFraction, look, weighed, units, EndpointFigures.groups(record, WaterKinds.ALL, units));
     }
 
     /** The look asked for if it is a wet one, else the last wet one before it that has a weighing; 0 for none. */
@@ -134,9 +141,8 @@ record Weighings(
     }
 
     private OptionalDouble threshold(FigureKind kind, List<WaterUnit> members) {
-        double share = record.trial().refillFraction();
         return members.stream()
-                .flatMap(unit -> unit.gravimetry().refillWeightG(share).asOptional().stream()
+                .flatMap(unit -> unit.gravimetry().refillWeightG(refillFraction).asOptional().stream()
                         .map(grams -> kind.equals(WaterKinds.MASS)
                                 ? grams
                                 : (grams - unit.gravimetry().dryG())
@@ -150,8 +156,7 @@ record Weighings(
         List<WaterUnit> drained =
                 members.stream().filter(unit -> !unit.wetLooks().isEmpty()).toList();
         List<RefillTime> times = drained.stream()
-                .flatMap(
-                        unit -> RefillTime.of(unit.gravimetry(), record.trial().refillFraction()).asOptional().stream())
+                .flatMap(unit -> RefillTime.of(unit.gravimetry(), refillFraction).asOptional().stream())
                 .toList();
         if (times.isEmpty() || times.size() < drained.size()) {
             return Optional.empty();

@@ -10,7 +10,6 @@ import java.time.ZoneId;
  * @param question the question as a sentence, written before readings
  * @param start the instant that looks are planned from
  * @param seed what the layout and the codes were drawn from, so that the draw can be repeated
- * @param refillFraction the share of the water first held at which a unit is due for watering, 0 to 1
  * @param blind whether bench, labels and files show codes only, until somebody unblinds it
  */
 public record Trial(
@@ -19,8 +18,6 @@ public record Trial(
         ProtocolCode protocol,
         ZoneId zone,
         Instant start,
-        WateringSchool watering,
-        double refillFraction,
         long seed,
         TrialStage stage,
         boolean blind) {
@@ -32,11 +29,7 @@ public record Trial(
         Bounds.present("the kind of trial", protocol);
         Bounds.present("the time zone", zone);
         Bounds.instant("the start", start);
-        Bounds.present("the way of watering", watering);
         Bounds.present("the stage", stage);
-        if (!(refillFraction > 0 && refillFraction < 1)) {
-            throw new IllegalArgumentException("refill fraction must be above 0 and below 1, got " + refillFraction);
-        }
     }
 
     public boolean started() {
@@ -44,12 +37,11 @@ public record Trial(
     }
 
     public Trial with(TrialId number) {
-        return new Trial(number, question, protocol, zone, start, watering, refillFraction, seed, stage, blind);
+        return new Trial(number, question, protocol, zone, start, seed, stage, blind);
     }
 
     /** The same trial as it stands after it was started. */
     public Trial begun(boolean staysBlind) {
-        return new Trial(
-                id, question, protocol, zone, start, watering, refillFraction, seed, TrialStage.STARTED, staysBlind);
+        return new Trial(id, question, protocol, zone, start, seed, TrialStage.STARTED, staysBlind);
     }
 }

@@ -13,7 +13,6 @@ import elsom.core.trial.EndpointCode;
 import elsom.core.trial.LightMap;
 import elsom.core.trial.Side;
 import elsom.core.trial.UnitCode;
-import elsom.core.trial.WateringSchool;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;

@@ -100,7 +100,7 @@ class ScheduleTest {
                 .inTub("Leaf mould")
                 .replicates(3)
                 .drawn();
-        Plan plan = PlanRecovery.of(record, new WaterHolding().measures());
+        Plan plan = PlanRecovery.of(record, new WaterHolding().measures(), Rules.USUAL);
         assertThat(plan.question()).isEqualTo(record.trial().question());
         assertThat(plan.arrangement().replicates()).isEqualTo(3);
         assertThat(plan.schedule().start()).isEqualTo(record.trial().start());

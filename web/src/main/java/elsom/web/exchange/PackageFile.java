@@ -8,8 +8,7 @@ import java.util.Optional;
 enum PackageFile {
     TRIAL(
             "trial",
-            "question:string protocol:string zone:string start:datetime watering:string refill_fraction:number seed:string"
-                    + " stage:string? blind:boolean?"),
+            "question:string protocol:string zone:string start:datetime seed:string" + " stage:string? blind:boolean?"),
     CONTAINERS(
             "containers",
             "name:string shape:string outline:string depth_cm:number top_length_cm:number top_width_cm:number"

@@ -4,6 +4,8 @@ import elsom.core.design.UnitCodes;
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanRecovery;
+import elsom.core.plan.Rules;
+import elsom.core.plan.WateringSchool;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.Protocols;
 import elsom.core.quantity.Bounds;
@@ -39,7 +41,6 @@ import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.TrialStage;
 import elsom.core.trial.UnitCode;
-import elsom.core.trial.WateringSchool;
 import elsom.web.trial.PlanJson;
 import elsom.web.trial.WholeTrial;
 import java.io.InputStream;
@@ -128,7 +129,10 @@ final class TrialPackageReader {
                     record,
                     Protocols.find(record.trial().protocol())
                             .map(Protocol::measures)
-                            .orElse(List.of())));
+                            .orElse(List.of()),
+                    rows(PackageFile.TRIAL, TrialPackageReader::rules).stream()
+                            .findFirst()
+                            .orElse(Rules.USUAL)));
         }
         try {
             Plan plan = PlanJson.read(new String(json, StandardCharsets.UTF_8));
@@ -197,10 +201,20 @@ final class TrialPackageReader {
                 protocol,
                 zone,
                 row.instant("start"),
-                row.choice("watering", WateringSchool.class),
-                row.number("refill_fraction"),
                 row.large("seed"),
                 row.optional("stage").isPresent() ? row.choice("stage", TrialStage.class) : TrialStage.STARTED,
+                row.optional("blind").map(Boolean::parseBoolean).orElse(false));
+    }
+
+    /** Where older files told how units were watered, as plans do since. */
+    private static Rules rules(CsvTable.Row row) {
+        return new Rules(
+                row.optional("watering").isPresent()
+                        ? row.choice("watering", WateringSchool.class)
+                        : Rules.USUAL.watering(),
+                row.optional("refill_fraction").isPresent()
+                        ? row.number("refill_fraction")
+                        : Rules.USUAL.refillFraction(),
                 row.optional("blind").map(Boolean::parseBoolean).orElse(false));
     }
 

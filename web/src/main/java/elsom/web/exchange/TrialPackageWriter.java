@@ -129,8 +129,6 @@ final class TrialPackageWriter {
                         trial.protocol(),
                         trial.zone(),
                         trial.start(),
-                        trial.watering(),
-                        trial.refillFraction(),
                         trial.seed(),
                         trial.stage(),
                         trial.blind()));

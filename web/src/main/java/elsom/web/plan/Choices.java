@@ -3,7 +3,7 @@ package elsom.web.plan;
 import elsom.core.plan.Direction;
 import elsom.core.plan.FactorKind;
 import elsom.core.plan.Recurring;
-import elsom.core.trial.WateringSchool;
+import elsom.core.plan.WateringSchool;
 import java.time.DayOfWeek;
 import java.util.List;
 

@@ -72,7 +72,7 @@ record ReportPage(
         method.add("Containers: " + fills + ".");
         method.add("Started " + starts(record, plan) + "; looks: "
                 + record.looks().stream().map(Look::name).collect(Collectors.joining(", ")) + ".");
-        method.addAll(Protocols.find(record.trial().protocol()).orElseThrow().settings(record));
+        method.addAll(Protocols.find(record.trial().protocol()).orElseThrow().settings(plan));
         margins(plan).forEach(method::add);
         plan.asked().measures().stream()
                 .filter(measure -> !measure.rule().isEmpty())

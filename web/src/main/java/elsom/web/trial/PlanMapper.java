@@ -1,5 +1,6 @@
 package elsom.web.trial;
 
+import elsom.core.plan.Rules;
 import elsom.core.trial.Trial;
 import elsom.core.trial.TrialId;
 import java.util.List;
@@ -17,14 +18,17 @@ interface PlanMapper {
     @Select("select document from plan where trial_id = #{id}")
     Optional<String> document(TrialId id);
 
+    /** How the units of a trial from before plans were kept are watered. */
+    @Select("select watering, refill_fraction, blind from trial where id = #{id} and watering is not null")
+    Optional<Rules> rules(TrialId id);
+
     @Insert("merge into plan (trial_id, document) key (trial_id) values (#{id}, #{document})")
     void keep(@Param("id") TrialId id, @Param("document") String document);
 
     /** What the lists of trials show, kept beside the plan it comes from. */
     @Update("""
             update trial set question = #{t.question}, zone = #{t.zone}, start_at = #{t.start},
-                watering = #{t.watering}, refill_fraction = #{t.refillFraction}, seed = #{t.seed},
-                stage = #{t.stage}, blind = #{t.blind}
+                seed = #{t.seed}, stage = #{t.stage}, blind = #{t.blind}
             where id = #{id}""")
     void update(@Param("id") TrialId id, @Param("t") Trial trial);
 

@@ -7,6 +7,7 @@ import elsom.core.plan.Plan;
 import elsom.core.plan.PlanChanges;
 import elsom.core.plan.PlanRecovery;
 import elsom.core.plan.Question;
+import elsom.core.plan.Rules;
 import elsom.core.plan.Stated;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.Protocols;
@@ -59,7 +60,8 @@ public class Plans {
                     record,
                     Protocols.find(record.trial().protocol())
                             .map(Protocol::measures)
-                            .orElse(List.of()));
+                            .orElse(List.of()),
+                    plans.rules(id).orElse(Rules.USUAL));
         });
     }
 

@@ -67,7 +67,7 @@ interface TrialMapper {
     Optional<TrialId> byToken(UUID token);
 
     @Select("""
-            select id, question, protocol, zone, start_at as start, watering, refill_fraction, seed, stage, blind
+            select id, question, protocol, zone, start_at as start, seed, stage, blind
             from trial where id = #{id}""")
     Optional<Trial> trial(TrialId id);
 
@@ -115,10 +115,9 @@ interface TrialMapper {
     }
 
     @Insert("""
-            insert into trial (question, protocol, zone, start_at, watering, refill_fraction, seed, stage, blind,
+            insert into trial (question, protocol, zone, start_at, seed, stage, blind,
                 draft_token, created_at)
-            values (#{trial.question}, #{trial.protocol}, #{trial.zone}, #{trial.start}, #{trial.watering},
-                    #{trial.refillFraction}, #{trial.seed}, #{trial.stage}, #{trial.blind}, #{token}, #{now})""")
+            values (#{trial.question}, #{trial.protocol}, #{trial.zone}, #{trial.start}, #{trial.seed}, #{trial.stage}, #{trial.blind}, #{token}, #{now})""")
     @Options(useGeneratedKeys = true, keyProperty = "key.id", keyColumn = "id")
     void insertTrial(
             @Param("trial") Trial trial,

@@ -8,6 +8,7 @@ import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Pots;
 import elsom.core.plan.Rules;
 import elsom.core.plan.Treatments;
+import elsom.core.plan.WateringSchool;
 import elsom.core.protocol.Protocols;
 import elsom.core.protocol.WaterHolding;
 import elsom.core.results.Evidence;
@@ -15,7 +16,6 @@ import elsom.core.trial.Container;
 import elsom.core.trial.ControlKind;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import elsom.core.trial.WateringSchool;
 import elsom.web.trial.WholeTrial;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -125,6 +125,22 @@ class TrialPackageTest {
     }
 
     @Test
+    void filesFromBeforePlansTellHowUnitsWereWatered() throws IOException {
+        byte[] old = changed(entries -> {
+            entries.remove("plan.json");
+            String[] trial = text(entries, "trial.csv").split("\r?\n");
+            entries.put(
+                    "trial.csv",
+                    (trial[0] + ",watering,refill_fraction\n" + trial[1] + ",EACH_TO_REFILL_WEIGHT,0.45\n")
+                            .getBytes(StandardCharsets.UTF_8));
+        });
+        assertThat(read(old))
+                .as(this::said)
+                .hasValueSatisfying(whole -> assertThat(whole.plan().rules())
+                        .isEqualTo(new Rules(WateringSchool.EACH_TO_REFILL_WEIGHT, 0.45, false)));
+    }
+
+    @Test
     void namesMissingAndForeignFiles() throws IOException {
         assertThat(read(changed(entries -> entries.remove("units.csv")))).isEmpty();
         assertThat(read(changed(entries -> entries.put("virus.exe", new byte[] {1}))))
@@ -170,7 +186,6 @@ class TrialPackageTest {
     @CsvSource(delimiter = '|', textBlock = """
                     trial.csv      | water-holding | fire-walking | trial.csv, row 2 protocol: “fire-walking” is not a kind
                     trial.csv      | Europe/London | Europe/Atlantis | is not a time zone
-                    trial.csv      | ,0.4,         | ,1.4,        | refill fraction must be above 0
                     containers.csv | TAPERED       | WOBBLY       | is not one of STRAIGHT, TAPERED, BOWL
                     treatments.csv | 0.94          | 94           | organic matter can't be 94
                     units.csv      | ,380.5,       | ,-1,         | filled volume of
@@ -273,6 +288,7 @@ class TrialPackageTest {
     @CsvSource(delimiter = '|', quoteCharacter = '`', textBlock = """
                     "replicates" : 3 | "replicates" : 0
                     "replicates" : 3 | "replicates" : "many"
+                    "refillFraction" : 0.4 | "refillFraction" : 1.4
                     "blind" : false  | "blind" : null
                     "seed" : -5      | "sown" : -5
                     "asked" : {      | "asked" : [

@@ -1,4 +1,4 @@
-package elsom.core.trial;
+package elsom.core.plan;
 
 /** Growers disagree on what is fair: the same water for all, or each to its own need. Both are supported. */
 public enum WateringSchool {
