@@ -1,6 +1,6 @@
 import { next } from '/static/js/findings/grid.js';
 import { saysContrasts, stretch } from '/static/js/findings/contrasts.js';
-import { points } from '/static/js/findings/course.js';
+import { points, saysCourse } from '/static/js/findings/course.js';
 import { saysInteraction } from '/static/js/findings/interaction.js';
 
 const cells = [['a', 'b', 'c'], ['d', 'e'], ['f', 'g', 'h']];
@@ -9,6 +9,11 @@ export const tests = {
   'points are read from their text': (is) => {
     is(points('K34 6.0 41.2;K35 24.0 -3.0'), [{ unit: 'K34', hours: 6, value: 41.2 }, { unit: 'K35', hours: 24, value: -3 }]);
     is(points(''), []);
+  },
+  'a course names its threshold by what the trial calls it': (is) => {
+    const line = { swatch: { name: 'bark' }, means: [{ look: 'day 2', value: 31.24 }], threshold: 20 };
+    is(saysCourse({ unit: '%', threshold: 'wilting point', lines: [line] }), 'bark: 31.2 % at day 2, not yet under its wilting point');
+    is(saysCourse({ unit: '%', threshold: 'wilting point', lines: [{ ...line, crossing: { hours: 60 } }] }), 'bark: 31.2 % at day 2, under its wilting point after 2.5 days');
   },
   'arrows go from number to number and stop at the edge': (is) => {
     is(next(cells, [0, 0], 'ArrowRight', false), [0, 1]);

@@ -2,7 +2,7 @@ package elsom.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import elsom.core.protocol.WaterHolding;
+import elsom.core.protocol.water.WaterHolding;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
 import elsom.core.trial.ReadingRef;

@@ -9,7 +9,7 @@ import elsom.core.trial.EndpointCode;
 import org.jspecify.annotations.Nullable;
 
 /** A measure while its parts are named one by one. */
-final class MeasureParts {
+public final class MeasureParts {
     private final EndpointCode code;
     private final String label;
     private UnitOfMeasure unit = UnitOfMeasure.COUNT;
@@ -28,73 +28,73 @@ final class MeasureParts {
         this.label = label;
     }
 
-    static MeasureParts of(String code, String label) {
+    public static MeasureParts of(String code, String label) {
         return new MeasureParts(code, label);
     }
 
-    MeasureParts in(UnitOfMeasure measured) {
+    public MeasureParts in(UnitOfMeasure measured) {
         this.unit = measured;
         return this;
     }
 
     /** The highest value that can be true; the lowest is 0. */
-    MeasureParts highest(double value) {
+    public MeasureParts highest(double value) {
         this.highest = value;
         return this;
     }
 
-    MeasureParts decimals(int shown) {
+    public MeasureParts decimals(int shown) {
         this.decimals = shown;
         return this;
     }
 
     /** Several readings of a unit, averaged first. */
-    MeasureParts readings(int each) {
+    public MeasureParts readings(int each) {
         this.counting = Counting.SUB_READINGS;
         this.size = each;
         return this;
     }
 
     /** A count among the seeds sown. */
-    MeasureParts ofSeeds() {
+    public MeasureParts ofSeeds() {
         this.counting = Counting.OF_SEEDS;
         return this;
     }
 
     /** A count among the plants of a unit. */
-    MeasureParts ofPlants() {
+    public MeasureParts ofPlants() {
         this.counting = Counting.OF_PLANTS;
         return this;
     }
 
-    MeasureParts better(Direction way) {
+    public MeasureParts better(Direction way) {
         this.better = way;
         return this;
     }
 
     /** What units of one treatment usually scatter, as a fraction of their mean. */
-    MeasureParts typicalCv(double fraction) {
+    public MeasureParts typicalCv(double fraction) {
         this.cv = fraction;
         return this;
     }
 
-    MeasureParts secondsEach(int aUnit) {
+    public MeasureParts secondsEach(int aUnit) {
         this.seconds = aUnit;
         return this;
     }
 
-    MeasureParts rule(String words) {
+    public MeasureParts rule(String words) {
         this.rule = words;
         return this;
     }
 
     /** Read only of what a count counted; nothing is read of none. */
-    MeasureParts readOf(String count) {
+    public MeasureParts readOf(String count) {
         this.readOf = new EndpointCode(count);
         return this;
     }
 
-    Measure made() {
+    public Measure made() {
         return new Measure(
                 new Endpoint(code, label, unit, counting, size, 0, highest, decimals, readOf),
                 rule,

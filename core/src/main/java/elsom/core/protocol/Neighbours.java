@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** Values that stand far from those of the other units of their treatment are saved, and asked about. */
-final class Neighbours {
+public final class Neighbours {
     private static final int FEWEST = 3;
     private static final double FARTHEST_DEVIATIONS = 6;
 
@@ -18,7 +18,7 @@ final class Neighbours {
 
     private Neighbours() {}
 
-    static Optional<Concern> concern(TrialRecord record, ReadingRef ref, double value) {
+    public static Optional<Concern> concern(TrialRecord record, ReadingRef ref, double value) {
         ExperimentalUnit unit = record.unit(ref.unit()).orElseThrow();
         List<Double> others = record.units().stream()
                 .filter(other ->

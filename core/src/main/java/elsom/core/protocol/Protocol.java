@@ -77,7 +77,7 @@ public interface Protocol {
      * @param endsTogether whether treatments usually start apart and end together
      */
     record Habit(int replicates, LayoutKind layout, int plants, int seeds, double doseMl, boolean endsTogether) {
-        static final Habit POTS = new Habit(4, LayoutKind.BLOCKS, 0, 0, 0, false);
+        public static final Habit POTS = new Habit(4, LayoutKind.BLOCKS, 0, 0, 0, false);
     }
 
     /** What to do before a look. */

@@ -25,7 +25,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /** A protocol whose endpoints are read off and compared as they are: only its sheet of data differs from others. */
-final class ProtocolData implements Protocol {
+public final class ProtocolData implements Protocol {
     private final ProtocolCode code;
     private final String name;
     private String purpose = "";
@@ -45,70 +45,70 @@ final class ProtocolData implements Protocol {
         this.name = name;
     }
 
-    static ProtocolData named(String code, String name) {
+    public static ProtocolData named(String code, String name) {
         return new ProtocolData(code, name);
     }
 
-    ProtocolData tells(String what, String example) {
+    public ProtocolData tells(String what, String example) {
         this.purpose = what;
         this.exampleQuestion = example;
         return this;
     }
 
     /** Something that may be measured. */
-    ProtocolData measure(MeasureParts parts) {
+    public ProtocolData measure(MeasureParts parts) {
         measures.add(parts.made());
         return this;
     }
 
     /** What the control's mean of an endpoint must be for a trial of this kind to hold. */
-    ProtocolData expects(String endpoint, double lowest, double highest, String sentence) {
+    public ProtocolData expects(String endpoint, double lowest, double highest, String sentence) {
         expected.put(new EndpointCode(endpoint), new Scene.Expected(new Interval(lowest, highest), sentence));
         return this;
     }
 
-    ProtocolData asks(TreatmentProperty... wanted) {
+    public ProtocolData asks(TreatmentProperty... wanted) {
         properties.addAll(Arrays.asList(wanted));
         return this;
     }
 
-    ProtocolData look(String label, Duration after, String... endpoints) {
+    public ProtocolData look(String label, Duration after, String... endpoints) {
         looks.add(new PlannedLook(
                 label, after, Arrays.stream(endpoints).map(EndpointCode::new).toList()));
         return this;
     }
 
-    ProtocolData every(Recurring.Kind kind, String note, Duration first, Duration every, Duration until) {
+    public ProtocolData every(Recurring.Kind kind, String note, Duration first, Duration every, Duration until) {
         steps.add(new Recurring(kind, note, first, every, until));
         return this;
     }
 
-    ProtocolData prepare(String what, List<Caution> cautions, String... orders) {
+    public ProtocolData prepare(String what, List<Caution> cautions, String... orders) {
         preparation.add(new Step(what, List.of(orders), cautions));
         return this;
     }
 
-    ProtocolData holds(String... limits) {
+    public ProtocolData holds(String... limits) {
         validity.addAll(Arrays.asList(limits));
         return this;
     }
 
-    ProtocolData usually(int replicates, LayoutKind layout, int plants, int seeds, double doseMl) {
+    public ProtocolData usually(int replicates, LayoutKind layout, int plants, int seeds, double doseMl) {
         habit = new Habit(replicates, layout, plants, seeds, doseMl, false);
         return this;
     }
 
-    ProtocolData endingTogether() {
+    public ProtocolData endingTogether() {
         habit = new Habit(habit.replicates(), habit.layout(), habit.plants(), habit.seeds(), habit.doseMl(), true);
         return this;
     }
 
-    ProtocolData inSeries() {
+    public ProtocolData inSeries() {
         series = true;
         return this;
     }
 
-    static Duration day(int days) {
+    public static Duration day(int days) {
         return Duration.ofDays(days);
     }
 

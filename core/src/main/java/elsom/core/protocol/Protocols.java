@@ -1,5 +1,18 @@
 package elsom.core.protocol;
 
+import elsom.core.protocol.dose.DoseSeriesProtocol;
+import elsom.core.protocol.general.Brews;
+import elsom.core.protocol.general.DryDownByExposure;
+import elsom.core.protocol.general.FreePlan;
+import elsom.core.protocol.general.TastingPanel;
+import elsom.core.protocol.growth.Cuttings;
+import elsom.core.protocol.growth.GrowthInPots;
+import elsom.core.protocol.liming.LimingTitration;
+import elsom.core.protocol.salt.SalinityProtocol;
+import elsom.core.protocol.seedling.Germination;
+import elsom.core.protocol.seedling.InjuryBioassay;
+import elsom.core.protocol.seedling.PlantBack;
+import elsom.core.protocol.water.WaterHolding;
 import elsom.core.trial.ProtocolCode;
 import java.util.List;
 import java.util.Optional;
@@ -8,18 +21,18 @@ import java.util.Optional;
 public final class Protocols {
     private static final List<Protocol> ALL = List.of(
             new WaterHolding(),
-            GeneralProtocols.dryDown(),
-            Growth.inPots(),
-            Bioassays.germination(),
-            Bioassays.residue(),
-            Bioassays.plantBack(),
-            Growth.doses(),
-            Growth.salinity(),
-            GeneralProtocols.titration(),
-            Growth.cuttings(),
-            GeneralProtocols.brew(),
-            GeneralProtocols.panel(),
-            GeneralProtocols.free());
+            DryDownByExposure.protocol(),
+            GrowthInPots.protocol(),
+            Germination.protocol(),
+            InjuryBioassay.protocol(),
+            PlantBack.protocol(),
+            DoseSeriesProtocol.protocol(),
+            SalinityProtocol.protocol(),
+            LimingTitration.protocol(),
+            Cuttings.protocol(),
+            Brews.protocol(),
+            TastingPanel.protocol(),
+            FreePlan.protocol());
 
     private Protocols() {}
 

@@ -6,8 +6,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
-/** How a figure runs over time, a line for each group. */
-public record Course(FigureKind kind, List<Line> lines) {
+/**
+ * How a figure runs over time, a line for each group.
+ *
+ * @param threshold what the level is called that the lines are watched for; empty when there is none
+ * @param crossed what a group is called that went below it: "due"
+ */
+public record Course(FigureKind kind, String threshold, String crossed, List<Line> lines) {
     public Course {
         lines = List.copyOf(lines);
     }

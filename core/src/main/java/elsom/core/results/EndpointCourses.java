@@ -46,6 +46,8 @@ public final class EndpointCourses implements Analysis {
                 .collect(Collectors.groupingBy(ExperimentalUnit::treatment));
         return new Course(
                 Questions.kind(endpoint),
+                "",
+                "",
                 record.treatments().stream()
                         .filter(treatment -> byTreatment.containsKey(treatment.number()))
                         .map(treatment -> line(

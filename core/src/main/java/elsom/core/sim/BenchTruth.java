@@ -1,7 +1,7 @@
 package elsom.core.sim;
 
-import elsom.core.protocol.Growth;
-import elsom.core.protocol.WaterHolding;
+import elsom.core.protocol.growth.GrowthInPots;
+import elsom.core.protocol.water.WaterHolding;
 import elsom.core.trial.Container;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
@@ -49,7 +49,7 @@ public final class BenchTruth {
             return draw.dropSeconds;
         }
         if (!endpoint.equals(WaterHolding.WET)) {
-            return endpoint.equals(Growth.SHOOT_DRY_MASS) ? draw.plantsG * PLANT_DRY_SHARE : draw.plantsG;
+            return endpoint.equals(GrowthInPots.SHOOT_DRY_MASS) ? draw.plantsG * PLANT_DRY_SHARE : draw.plantsG;
         }
         double dry = read(unit, WaterHolding.DRY).orElse(tare(unit, draw) + draw.dryMedium);
         double held = firstWet(unit).map(wet -> wet - dry).orElse(draw.held);

@@ -3,8 +3,8 @@ package elsom.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import elsom.core.protocol.WaterHolding;
-import elsom.core.protocol.WaterTrial;
+import elsom.core.protocol.water.WaterHolding;
+import elsom.core.protocol.water.WaterTrial;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

@@ -11,6 +11,7 @@ import elsom.core.plan.Measured;
 import elsom.core.plan.Plan;
 import elsom.core.plan.Question;
 import elsom.core.plan.Stated;
+import elsom.core.protocol.water.WaterHolding;
 import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
 import elsom.core.results.Section;

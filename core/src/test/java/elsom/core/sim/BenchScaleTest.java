@@ -1,13 +1,13 @@
 package elsom.core.sim;
 
-import static elsom.core.protocol.WaterTrial.aTrial;
+import static elsom.core.protocol.water.WaterTrial.aTrial;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import elsom.core.plan.APlan;
 import elsom.core.plan.Measured;
-import elsom.core.protocol.WaterHolding;
-import elsom.core.protocol.WaterTrial;
+import elsom.core.protocol.water.WaterHolding;
+import elsom.core.protocol.water.WaterTrial;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
 import java.time.Instant;

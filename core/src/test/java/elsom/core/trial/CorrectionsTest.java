@@ -2,7 +2,7 @@ package elsom.core.trial;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import elsom.core.protocol.WaterHolding;
+import elsom.core.protocol.water.WaterHolding;
 import elsom.core.quantity.UnitOfMeasure;
 import java.time.Instant;
 import java.util.ArrayList;

@@ -1,11 +1,11 @@
 package elsom.core.trial;
 
-import static elsom.core.protocol.WaterTrial.aTrial;
+import static elsom.core.protocol.water.WaterTrial.aTrial;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import elsom.core.protocol.WaterHolding;
-import elsom.core.protocol.WaterTrial;
+import elsom.core.protocol.water.WaterHolding;
+import elsom.core.protocol.water.WaterTrial;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;

@@ -1,7 +1,7 @@
 package elsom.web.exchange;
 
 import elsom.core.plan.Plan;
-import elsom.core.protocol.WaterKinds;
+import elsom.core.protocol.water.WaterKinds;
 import elsom.core.quantity.Decimals;
 import elsom.core.results.Figure;
 import elsom.core.results.Findings;

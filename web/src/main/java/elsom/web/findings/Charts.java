@@ -24,7 +24,7 @@ final class Charts {
 
     private Charts() {}
 
-    record CourseChart(String label, String unit, List<Line> lines) {}
+    record CourseChart(String label, String unit, String threshold, String crossed, List<Line> lines) {}
 
     record Line(
             Swatch swatch,
@@ -118,6 +118,8 @@ final class Charts {
         return Json.of(new CourseChart(
                 kind.label().toLowerCase(Locale.ROOT),
                 kind.unitSymbol(),
+                course.threshold(),
+                course.crossed(),
                 course.lines().stream()
                         .filter(line -> !line.points().isEmpty())
                         .map(line -> line(record, line, factor(kind)))

@@ -24,7 +24,7 @@ export function saysCourse(chart) {
   return chart.lines
     .map(({ swatch, means, threshold, crossing }) => {
       const last = means.at(-1);
-      const when = threshold === undefined ? '' : crossing ? `, under its refill weight after ${days(crossing.hours)} days` : ', not yet under its refill weight';
+      const when = threshold === undefined ? '' : crossing ? `, under its ${chart.threshold} after ${days(crossing.hours)} days` : `, not yet under its ${chart.threshold}`;
       return `${swatch.name}: ${last.value.toFixed(1)} ${chart.unit} at ${last.look}${when}`;
     })
     .join('. ');
@@ -46,7 +46,7 @@ export function drawCourse(place, chart) {
       .attr('class', `tint-${line.swatch.tint}`)
       .attr('transform', `translate(${LEFT + (i % columns) * (wide + GAP)},${Math.floor(i / columns) * (TOP + HIGH + FOOT) + TOP})`);
     axes(panel, x, y, wide, i % columns === 0, chart.unit, lastHour);
-    panelOf(panel, line, x, y, wide, chart.unit, lastHour);
+    panelOf(panel, line, x, y, wide, chart, lastHour);
   });
 }
 
@@ -59,31 +59,31 @@ function axes(panel, x, y, wide, first, unit, lastHour) {
   if (first) panel.append('text').attr('x', -8).attr('y', -10).attr('text-anchor', 'end').text(unit);
 }
 
-function panelOf(panel, line, x, y, wide, unit, lastHour) {
+function panelOf(panel, line, x, y, wide, chart, lastHour) {
   panel.append('rect').attr('x', 0).attr('y', -22).attr('width', 22).attr('height', 15).attr('rx', 2).attr('fill', `url(#tex-${line.swatch.number})`);
   panel.append('text').attr('class', 'name').attr('x', 28).attr('y', -10).text(`${line.swatch.code} ${line.swatch.name}`);
   if (line.threshold !== undefined) {
-    panel.append('line').attr('class', 'refill').attr('x1', 0).attr('x2', wide).attr('y1', y(line.threshold)).attr('y2', y(line.threshold));
+    panel.append('line').attr('class', 'threshold').attr('x1', 0).attr('x2', wide).attr('y1', y(line.threshold)).attr('y2', y(line.threshold));
   }
-  crossing(panel, line, x, y, wide, lastHour);
+  crossing(panel, line, x, y, wide, chart, lastHour);
   panel.selectAll('.point').data(line.points).join('circle').attr('class', 'point').attr('r', 3)
     .attr('cx', (p) => x(p.hours)).attr('cy', (p) => y(p.value))
-    .append('title').text((p) => `${p.unit}: ${p.value.toFixed(1)} ${unit} after ${p.hours.toFixed(1)} h`);
+    .append('title').text((p) => `${p.unit}: ${p.value.toFixed(1)} ${chart.unit} after ${p.hours.toFixed(1)} h`);
   panel.append('path').attr('class', 'mean').attr('d', d3.line().x((m) => x(m.hours)).y((m) => y(m.value))(line.means));
   panel.selectAll('.band').data(line.means.filter((m) => m.low !== undefined)).join('line').attr('class', 'band')
     .attr('x1', (m) => x(m.hours) + 5).attr('x2', (m) => x(m.hours) + 5).attr('y1', (m) => y(Math.max(0, m.low))).attr('y2', (m) => y(m.high));
 }
 
-function crossing(panel, line, x, y, wide, lastHour) {
+function crossing(panel, line, x, y, wide, chart, lastHour) {
   if (line.threshold === undefined) return;
   const cross = line.crossing;
   const label = panel.append('text').attr('class', 'says').attr('x', wide).attr('text-anchor', 'end').attr('y', 12);
   if (!cross) {
-    label.text('not under its refill weight yet');
+    label.text(`not under its ${chart.threshold} yet`);
     return;
   }
   const range = cross.low === undefined ? '' : ` (${days(cross.low)}–${days(cross.high)})`;
-  label.text(`due after ${days(cross.hours)} days${range}${cross.extrapolated ? ', carried on' : ''}`);
+  label.text(`${chart.crossed} after ${days(cross.hours)} days${range}${cross.extrapolated ? ', carried on' : ''}`);
   if (cross.extrapolated || cross.hours > lastHour) return;
   if (cross.low !== undefined) {
     panel.append('rect').attr('class', 'crossband').attr('x', x(cross.low)).attr('y', y(line.threshold))
@@ -97,7 +97,7 @@ export function courseTable(chart) {
   const looks = [...new Map(chart.lines.flatMap((line) => line.means).sort((a, b) => a.hours - b.hours).map((m) => [m.look, m])).keys()];
   return numbersTable(
     `${chart.label}, ${chart.unit}: mean (n)`,
-    ['Treatment', ...looks, ...(crossed ? ['refill line', 'due after, days'] : [])],
+    ['Treatment', ...looks, ...(crossed ? [chart.threshold, `${chart.crossed} after, days`] : [])],
     chart.lines.map((line) => [
       line.swatch.name,
       ...looks.map((look) => {

@@ -10,7 +10,7 @@ import elsom.core.plan.Rules;
 import elsom.core.plan.Site;
 import elsom.core.plan.Treatments;
 import elsom.core.plan.WateringSchool;
-import elsom.core.protocol.WaterHolding;
+import elsom.core.protocol.water.WaterHolding;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.sim.BenchTruth;
 import elsom.core.trial.Container;

@@ -1,10 +1,14 @@
-package elsom.core.protocol;
+package elsom.core.protocol.water;
 
 import elsom.core.plan.Direction;
 import elsom.core.plan.Measure;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedLook;
 import elsom.core.plan.Recurring;
+import elsom.core.protocol.Cautions;
+import elsom.core.protocol.Concern;
+import elsom.core.protocol.Protocol;
+import elsom.core.protocol.Step;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Spans;
 import elsom.core.quantity.UnitOfMeasure;

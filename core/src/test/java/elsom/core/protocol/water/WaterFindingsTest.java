@@ -1,6 +1,6 @@
-package elsom.core.protocol;
+package elsom.core.protocol.water;
 
-import static elsom.core.protocol.WaterTrial.aTrial;
+import static elsom.core.protocol.water.WaterTrial.aTrial;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 

@@ -1,4 +1,4 @@
-package elsom.core.protocol;
+package elsom.core.protocol.water;
 
 import elsom.core.quantity.Decimals;
 import elsom.core.results.Composition;
@@ -105,7 +105,10 @@ record Weighings(
 
     private Course course(FigureKind kind, List<GroupResult> here, ToDoubleFunction<Weighing> value) {
         return new Course(
-                kind, here.stream().map(group -> line(kind, group, value)).toList());
+                kind,
+                "refill weight",
+                "due",
+                here.stream().map(group -> line(kind, group, value)).toList());
     }
 
     private List<WaterUnit> members(GroupKey key) {

@@ -1,4 +1,4 @@
-package elsom.core.protocol;
+package elsom.core.protocol.water;
 
 import elsom.core.design.LayoutKind;
 import elsom.core.plan.Arrangement;

@@ -1,8 +1,9 @@
-package elsom.core.protocol;
+package elsom.core.protocol.water;
 
-import static elsom.core.protocol.WaterTrial.aTrial;
+import static elsom.core.protocol.water.WaterTrial.aTrial;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.protocol.Concern;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ReadingRef;
 import java.util.Optional;

@@ -1,5 +1,6 @@
-package elsom.core.protocol;
+package elsom.core.protocol.water;
 
+import elsom.core.protocol.Concern;
 import elsom.core.quantity.Decimals;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;

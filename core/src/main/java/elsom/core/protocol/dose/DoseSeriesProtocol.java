@@ -1,0 +1,79 @@
+package elsom.core.protocol.dose;
+
+import static elsom.core.protocol.ProtocolData.day;
+
+import elsom.core.design.LayoutKind;
+import elsom.core.plan.Direction;
+import elsom.core.protocol.Cautions;
+import elsom.core.protocol.MeasureParts;
+import elsom.core.protocol.Protocol;
+import elsom.core.protocol.ProtocolData;
+import elsom.core.quantity.UnitOfMeasure;
+import java.util.List;
+
+/** Drench or dip dose series. */
+public final class DoseSeriesProtocol {
+    private DoseSeriesProtocol() {}
+
+    public static Protocol protocol() {
+        return ProtocolData.named("dose-series", "Drench or dip dose series")
+                .tells(
+                        "Which strength helps, which is still safe, and which harms, days after it was given.",
+                        "What strength of wood vinegar drench is safe for marigold plugs?")
+                .measure(MeasureParts.of("injury", "Injury")
+                        .in(UnitOfMeasure.POINT)
+                        .highest(10)
+                        .decimals(0)
+                        .better(Direction.LOWER)
+                        .typicalCv(0.35)
+                        .secondsEach(20)
+                        .rule("0 none, 2 slight, 5 half the leaf area, 8 severe, 10 dead; the whole unit"))
+                .measure(MeasureParts.of("alive", "Plants alive")
+                        .in(UnitOfMeasure.COUNT)
+                        .highest(10_000)
+                        .decimals(0)
+                        .ofPlants()
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.10)
+                        .secondsEach(10)
+                        .rule("plants with any green growing point"))
+                .measure(MeasureParts.of("height", "Height")
+                        .in(UnitOfMeasure.CENTIMETRE)
+                        .highest(300)
+                        .decimals(1)
+                        .better(Direction.EITHER)
+                        .typicalCv(0.15)
+                        .secondsEach(20)
+                        .rule("from the surface to the top of the canopy, not stretched"))
+                .measure(MeasureParts.of("fresh-mass", "Fresh mass")
+                        .in(UnitOfMeasure.GRAM)
+                        .highest(10_000)
+                        .decimals(2)
+                        .better(Direction.HIGHER)
+                        .typicalCv(0.20)
+                        .secondsEach(40)
+                        .rule("cut at the surface and weighed within a minute, bowl tared"))
+                .look("day 1", day(1), "injury")
+                .look("day 2", day(2), "injury")
+                .look("day 3", day(3), "injury")
+                .look("day 5", day(5), "injury")
+                .look("day 7", day(7), "injury", "alive")
+                .look("day 10", day(10), "injury", "alive", "fresh-mass")
+                .prepare(
+                        "Check the stock and dilute",
+                        List.of(Cautions.ACID),
+                        "Read the stock's strength off its bottle and write it down.",
+                        "Dilute from the strongest down, each in its own clean jug with its letter on.",
+                        "Give every unit the same volume, the control plain water of the same warmth.")
+                .prepare(
+                        "Plants alike",
+                        Cautions.NONE,
+                        "Plants of one sowing and size; no feed a week before, none until the end.")
+                .holds(
+                        "Holds for this species, age and stock only.",
+                        "Nothing in the first days proves nothing: look until day 10 or two weeks.",
+                        "A dose never given was never tested.")
+                .inSeries()
+                .usually(6, LayoutKind.BLOCKS, 4, 0, 50);
+    }
+}

@@ -1,0 +1,55 @@
+package elsom.core.protocol.liming;
+
+import static elsom.core.protocol.ProtocolData.day;
+
+import elsom.core.design.LayoutKind;
+import elsom.core.plan.Direction;
+import elsom.core.plan.Recurring;
+import elsom.core.protocol.Cautions;
+import elsom.core.protocol.MeasureParts;
+import elsom.core.protocol.Protocol;
+import elsom.core.protocol.ProtocolData;
+import elsom.core.quantity.UnitOfMeasure;
+import java.util.List;
+
+/** Liming titration in jars. */
+public final class LimingTitration {
+    private LimingTitration() {}
+
+    public static Protocol protocol() {
+        return ProtocolData.named("liming", "Liming titration")
+                .tells(
+                        "How much lime or sulfur brings a medium to the pH a crop wants.",
+                        "How much lime for composted bracken under foxglove?")
+                .measure(MeasureParts.of("ph", "pH")
+                        .in(UnitOfMeasure.PH)
+                        .highest(14)
+                        .decimals(2)
+                        .better(Direction.EITHER)
+                        .typicalCv(0.02)
+                        .secondsEach(60)
+                        .rule("in the same extract every time, meter rinsed, steady for half a minute"))
+                .measure(MeasureParts.of("ec", "EC")
+                        .in(UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE)
+                        .highest(100)
+                        .decimals(2)
+                        .better(Direction.LOWER)
+                        .typicalCv(0.10)
+                        .secondsEach(40)
+                        .rule("same extract, at 25 °C"))
+                .look("week 1", day(7), "ph")
+                .look("week 2", day(14), "ph")
+                .look("week 3", day(21), "ph", "ec")
+                .every(Recurring.Kind.AIR, "open, stir, keep as moist as a wrung sponge", day(3), day(3), day(21))
+                .prepare(
+                        "Weigh lime and calibrate",
+                        List.of(Cautions.LIME),
+                        "Weigh the lime for every jar on a scale that shows 0.01 g; mix it all through.",
+                        "Calibrate the pH meter on two buffers on the day of every look.")
+                .holds(
+                        "Needs 7 days or more: lime works slowly, coarse lime more slowly.",
+                        "No answer outside the doses tried.",
+                        "Holds for this lime's fineness and this lot.")
+                .usually(3, LayoutKind.COMPLETELY_RANDOM, 0, 0, 0);
+    }
+}
