@@ -92,7 +92,9 @@ final class VerdictFamily implements Family {
                 arms,
                 kind,
                 choice(endpoint, "better", Observations.Better.class),
-                kind == EndpointKind.COUNT_OF ? 1 : Math.pow(10, -decimals),
+                kind == EndpointKind.COUNT_OF
+                        ? 1
+                        : Inputs.optionalNumber(endpoint, "resolution").orElse(Math.pow(10, -decimals)),
                 units);
     }
 

@@ -1,6 +1,7 @@
 package elsom.core.results;
 
 import elsom.core.analysis.Answer;
+import elsom.core.analysis.Ask;
 import elsom.core.analysis.Judgement;
 import elsom.core.analysis.Observations;
 import elsom.core.flag.Flag;
@@ -18,6 +19,7 @@ import java.util.List;
  * @param kind what was compared, and how it is shown
  * @param direction which way is better; either way when nobody said
  * @param look at which it is answered
+ * @param ask what the judgement was asked
  * @param overTime what the same question says at each look so far, in order of time
  */
 public record JudgedQuestion(
@@ -28,6 +30,7 @@ public record JudgedQuestion(
         Direction direction,
         Look look,
         Observations observations,
+        Ask ask,
         Judgement judgement,
         List<AtLook> overTime,
         List<Flag> flags) {

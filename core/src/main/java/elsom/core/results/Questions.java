@@ -231,6 +231,7 @@ final class Questions {
                 direction,
                 look,
                 observations,
+                ask,
                 judgement,
                 overTime(directed, look, instead, ask, judgement),
                 Flags.of(scene));

@@ -45,6 +45,7 @@ class RankingTest {
                 Direction.HIGHER,
                 new Look(1, "end", Duration.ofDays(9), List.of(new EndpointCode("mass"))),
                 observations,
+                Ask.againstControl(margin),
                 Judge.of(observations, Ask.againstControl(margin)),
                 List.of(),
                 List.of());

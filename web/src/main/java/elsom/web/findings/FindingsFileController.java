@@ -1,6 +1,7 @@
 package elsom.web.findings;
 
 import elsom.core.flag.JudgementData;
+import elsom.core.flag.JudgementInput;
 import elsom.core.results.Findings;
 import elsom.core.results.JudgedQuestion;
 import elsom.core.results.Section;
@@ -36,7 +37,7 @@ class FindingsFileController {
     /** All findings of a trial. */
     record FindingsData(long trial, String question, String look, List<QuestionData> questions) {}
 
-    /** A question with its answer. */
+    /** A question with its answer, and what was judged, ready for {@code bin/calc}. */
     record QuestionData(
             int number,
             String asked,
@@ -45,6 +46,7 @@ class FindingsFileController {
             String unit,
             String look,
             String sentence,
+            JudgementInput judged,
             JudgementData judgement) {}
 
     @GetMapping(path = "/trials/{trial}/findings.json", produces = MediaType.APPLICATION_JSON_VALUE)
@@ -78,6 +80,7 @@ class FindingsFileController {
                         .map(answered -> answered.verdict().sentence())
                         .findFirst()
                         .orElse(""),
+                JudgementInput.of(question.observations(), question.ask()),
                 JudgementData.of(question.observations(), question.judgement(), question.flags()));
     }
 }

@@ -1,0 +1,134 @@
+package elsom.web.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import elsom.core.results.Figure;
+import elsom.core.results.FigureKind;
+import elsom.core.results.Findings;
+import elsom.core.results.GroupResult;
+import elsom.core.stats.Summary;
+import elsom.core.trial.Bench;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.web.AppTest;
+import elsom.web.Calc;
+import elsom.web.Web;
+import elsom.web.findings.WorkedOut;
+import elsom.web.trial.Trials;
+import java.net.http.HttpResponse;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalInt;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.TestPropertySource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What the demo's trials found is what {@code bin/calc} makes of the same numbers. */
+@AppTest
+@TestPropertySource(properties = "elsom.demo=true")
+class DemoFindingsIT {
+    private static final int MOST_TRIALS = 30;
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private Trials trials;
+
+    @Autowired
+    private WorkedOut workedOut;
+
+    /** Trials that have findings by now. */
+    private List<TrialRecord> measured() throws Exception {
+        List<TrialRecord> measured = new ArrayList<>();
+        for (int id = 1; id <= MOST_TRIALS && measured.size() < 6; id++) {
+            if (new Web(port).get("/trials/" + id + "/findings.json").statusCode() == 200) {
+                measured.add(trials.snapshot(new TrialId(id)));
+            }
+        }
+        return measured;
+    }
+
+    private List<JsonNode> questions() throws Exception {
+        List<JsonNode> questions = new ArrayList<>();
+        for (TrialRecord record : measured()) {
+            HttpResponse<String> file =
+                    new Web(port).get("/trials/" + record.trial().id() + "/findings.json");
+            JsonMapper.shared().readTree(file.body()).path("questions").forEach(questions::add);
+        }
+        return questions;
+    }
+
+    @Test
+    void verdictsAreThoseOfTheSums() throws Exception {
+        List<JsonNode> questions = questions();
+        assertThat(questions).hasSizeGreaterThan(6);
+        Calc calc = new Calc();
+        questions.forEach(question -> calc.ask("verdict", question.path("judged")));
+        List<JsonNode> answers = calc.answers();
+        for (int i = 0; i < questions.size(); i++) {
+            JsonNode page = questions.get(i).path("judgement");
+            String asked = questions.get(i).path("asked").stringValue();
+            assertThat(page.path("comparisons").size()).as(asked).isPositive();
+            for (String part : List.of("analysis", "refused", "comparisons", "letters", "interaction")) {
+                Calc.alike(asked + ": " + part, answers.get(i).path(part), page.path(part));
+            }
+        }
+    }
+
+    private static double[] values(Findings findings, GroupResult group, FigureKind kind) {
+        return findings.units().stream()
+                .filter(unit -> unit.unit().treatment() == group.key().treatment()
+                        && unit.unit().position().bench() == group.key().bench())
+                .flatMap(unit -> unit.figure(kind).stream())
+                .mapToDouble(Figure::value)
+                .toArray();
+    }
+
+    /** One case a figure and place, with a group for each treatment that has it. */
+    private static void ask(Findings findings, int bench, FigureKind kind, Calc calc, List<List<Summary>> shown) {
+        List<GroupResult> groups = findings.groups().stream()
+                .filter(group ->
+                        group.key().bench() == bench && group.figure(kind).isPresent())
+                .toList();
+        if (groups.size() >= 2) {
+            calc.ask(
+                    "one_way_anova",
+                    Calc.groups(groups.stream()
+                            .map(group -> values(findings, group, kind))
+                            .toList()));
+            shown.add(groups.stream()
+                    .map(group -> group.figure(kind).orElseThrow().summary())
+                    .toList());
+        }
+    }
+
+    @Test
+    void figuresOfTreatmentsAreThoseOfTheSums() throws Exception {
+        Calc calc = new Calc();
+        List<List<Summary>> shown = new ArrayList<>();
+        for (TrialRecord record : measured()) {
+            Findings findings = workedOut.of(record, OptionalInt.empty());
+            for (Bench bench : record.benches()) {
+                findings.kinds().forEach(kind -> ask(findings, bench.number(), kind, calc, shown));
+            }
+        }
+        assertThat(shown).hasSizeGreaterThan(20);
+        List<JsonNode> answers = calc.answers();
+        for (int i = 0; i < shown.size(); i++) {
+            for (int g = 0; g < shown.get(i).size(); g++) {
+                JsonNode group = answers.get(i).path("groups").path(g);
+                Summary summary = shown.get(i).get(g);
+                assertThat(group.path("n").intValue()).isEqualTo(summary.n());
+                assertThat(group.path("mean").doubleValue()).isCloseTo(summary.mean(), within(1e-9));
+                summary.sd()
+                        .ifPresent(
+                                sd -> assertThat(group.path("sd").doubleValue()).isCloseTo(sd, within(1e-9)));
+            }
+        }
+    }
+}
