@@ -40,7 +40,7 @@ final class LabelsPdf {
      * @param name the treatment's; empty to leave it out
      * @param note a line below, such as the refill weight; may be empty
      */
-    record Label(String code, Texture texture, String name, String note, String link) {}
+    record Label(String code, Texture texture, Texture.Weave weave, String name, String note, String link) {}
 
     private final LabelSheet sheet;
     private final BaseFont bold;
@@ -94,7 +94,8 @@ final class LabelsPdf {
         double swatchTop = top + code * 0.95 + 0.6;
         double swatch = inner - (swatchTop - top) - lines - (lines > 0 ? 0.4 : 0);
         if (label.texture() != Texture.PLAIN && swatch > 2) {
-            TexturePainter.fill(page, label.texture(), pt(left), y(swatchTop + swatch), pt(wide), pt(swatch));
+            TexturePainter.fill(
+                    page, label.texture(), label.weave(), pt(left), y(swatchTop + swatch), pt(wide), pt(swatch));
         }
         double line = swatchTop + swatch + 3;
         if (!label.name().isEmpty()) {

@@ -6,6 +6,7 @@ import elsom.core.quantity.Decimals;
 import elsom.core.results.Figure;
 import elsom.core.results.Findings;
 import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Texture;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.findings.WorkedOut;
@@ -76,6 +77,7 @@ class PrintController {
                 .map(unit -> new LabelsPdf.Label(
                         unit.code().value(),
                         shown.treatment(unit).texture(),
+                        Texture.Weave.forTreatment(unit.treatment()),
                         names && !blind ? shown.treatment(unit).name() : "",
                         refill(findings, unit),
                         address(UnitLinkController.path(trial, unit.code()))))

@@ -11,18 +11,26 @@ final class TexturePainter {
     private TexturePainter() {}
 
     /** Fills a rectangle, given by its lower left corner in points, and frames it. */
-    static void fill(PdfContentByte page, Texture texture, float x, float y, float width, float height) {
+    static void fill(
+            PdfContentByte page, Texture texture, Texture.Weave weave, float x, float y, float width, float height) {
+        boolean negative = weave == Texture.Weave.LIGHT_ON_DARK;
+        float scale = weave == Texture.Weave.LARGE ? 2 * SCALE : SCALE;
         page.saveState();
         page.rectangle(x, y, width, height);
         page.clip();
         page.newPath();
-        page.setLineWidth(0.7f);
-        page.setGrayStroke(0);
-        page.setGrayFill(0);
-        float step = TILE * SCALE;
+        if (negative) {
+            page.setGrayFill(0);
+            page.rectangle(x, y, width, height);
+            page.fill();
+        }
+        page.setLineWidth(negative ? 1.1f : 0.7f);
+        page.setGrayStroke(negative ? 1 : 0);
+        page.setGrayFill(negative ? 1 : 0);
+        float step = TILE * scale;
         for (float left = x; left < x + width; left += step) {
             for (float bottom = y; bottom < y + height; bottom += step) {
-                tile(new Pen(page, left, bottom), texture);
+                tile(new Pen(page, left, bottom, scale), texture);
             }
         }
         page.restoreState();
@@ -32,13 +40,13 @@ final class TexturePainter {
     }
 
     /** A tile's own coordinates, y downwards as on the screen. */
-    private record Pen(PdfContentByte page, float left, float bottom) {
+    private record Pen(PdfContentByte page, float left, float bottom, float scale) {
         private float x(double tile) {
-            return left + (float) tile * SCALE;
+            return left + (float) tile * scale;
         }
 
         private float y(double tile) {
-            return bottom + (TILE - (float) tile) * SCALE;
+            return bottom + (TILE - (float) tile) * scale;
         }
 
         void line(double... points) {
@@ -57,7 +65,7 @@ final class TexturePainter {
         }
 
         void dot(double middleX, double middleY, double radius, boolean filled) {
-            page.circle(x(middleX), y(middleY), (float) radius * SCALE);
+            page.circle(x(middleX), y(middleY), (float) radius * scale);
             if (filled) {
                 page.fill();
             } else {
@@ -66,7 +74,7 @@ final class TexturePainter {
         }
 
         void grain(double atX, double atY, double width, double height) {
-            page.rectangle(x(atX), y(atY + height), (float) width * SCALE, (float) height * SCALE);
+            page.rectangle(x(atX), y(atY + height), (float) width * scale, (float) height * scale);
             page.fill();
         }
     }

@@ -13,6 +13,20 @@ public record Swatch(int number, String code, String name, Texture texture, Tint
                 treatment.number(), treatment.code(), treatment.name(), treatment.texture(), treatment.tint());
     }
 
+    /** Classes of its pattern. */
+    public String css() {
+        return "tint-" + tint + (weave() == Texture.Weave.LIGHT_ON_DARK ? " light-on-dark" : "");
+    }
+
+    /** How much larger than usual its pattern is drawn. */
+    public double scale() {
+        return weave() == Texture.Weave.LARGE ? 2 : 1;
+    }
+
+    private Texture.Weave weave() {
+        return Texture.Weave.forTreatment(number);
+    }
+
     public static List<Swatch> of(TrialRecord record) {
         return record.treatments().stream().map(Swatch::of).toList();
     }

@@ -9,6 +9,7 @@ import com.google.zxing.client.j2se.BufferedImageLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
 import com.google.zxing.qrcode.QRCodeReader;
 import elsom.core.trial.Texture;
+import elsom.core.trial.Treatment;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -35,6 +36,7 @@ class LabelsPdfTest {
                 .map(code -> new LabelsPdf.Label(
                         code,
                         textures[Integer.parseInt(code.substring(1)) % textures.length],
+                        Texture.Weave.DARK_ON_LIGHT,
                         name,
                         note,
                         ADDRESS + code))
@@ -119,12 +121,12 @@ class LabelsPdfTest {
         }
     }
 
-    /** Two textures on labels must differ as printed, or units of two treatments can't be told apart. */
+    /** Two treatments' labels must differ as printed, also where a pattern comes back, or units can't be told apart. */
     @Test
-    void everyTexturePrintsUnlikeTheOthers() throws Exception {
-        List<Texture> textures = List.of(Texture.values());
-        List<LabelsPdf.Label> labels = textures.stream()
-                .map(texture -> new LabelsPdf.Label("K22", texture, "", "", ADDRESS + "K22"))
+    void everyTreatmentPrintsUnlikeTheOthers() throws Exception {
+        List<LabelsPdf.Label> labels = IntStream.rangeClosed(1, Treatment.MOST)
+                .mapToObj(n -> new LabelsPdf.Label(
+                        "K22", Texture.forTreatment(n), Texture.Weave.forTreatment(n), "", "", ADDRESS + "K22"))
                 .toList();
         List<String> printed = new ArrayList<>();
         try (PDDocument document = Loader.loadPDF(LabelsPdf.of(labels, LabelSheet.ROLL))) {
@@ -133,7 +135,7 @@ class LabelsPdfTest {
                 printed.add(dots(renderer.renderImageWithDPI(page, 200)));
             }
         }
-        assertThat(printed).hasSameSizeAs(textures).doesNotHaveDuplicates();
+        assertThat(printed).hasSameSizeAs(labels).doesNotHaveDuplicates();
     }
 
     private static String dots(BufferedImage image) {
