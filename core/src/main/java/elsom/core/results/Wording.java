@@ -24,6 +24,7 @@ import java.util.stream.IntStream;
 /** Answers as sentences a person can repeat: what, how much, with its interval, at which look, in which units. */
 public final class Wording {
     private static final int MOST_PAIRS_NAMED = 3;
+    private static final int MOST_NAMED = 8;
 
     private static final List<Answer> CLEAR_FIRST =
             List.of(Answer.BETTER, Answer.WORSE, Answer.NO_DIFFERENCE, Answer.CANT_TELL);
@@ -102,10 +103,13 @@ public final class Wording {
         if (comparisons.size() == 1) {
             return one(comparisons.get(0));
         }
-        boolean allPairs =
-                comparisons.stream().map(Comparison::comparator).distinct().count() > 2
-                        && comparisons.size() > MOST_PAIRS_NAMED;
-        return allPairs ? pairs(comparisons) : many(comparisons);
+        // Whoever was not compared with the leader was not beaten by it: only all pairs tell who leads.
+        long arms = comparisons.stream()
+                .flatMapToInt(c -> IntStream.of(c.treatment(), c.comparator()))
+                .distinct()
+                .count();
+        boolean allPairs = arms > 2 && comparisons.size() == arms * (arms - 1) / 2;
+        return allPairs && comparisons.size() > MOST_PAIRS_NAMED ? pairs(comparisons) : many(comparisons);
     }
 
     private String what() {
@@ -224,8 +228,8 @@ public final class Wording {
     }
 
     private String part(Answer answer, List<Comparison> alike, int all, boolean sameComparator) {
-        String names = alike.size() == all
-                ? all + " of " + all + " comparisons"
+        String names = alike.size() == all || alike.size() > MOST_NAMED
+                ? alike.size() + " of " + all + " comparisons"
                 : alike.stream().map(c -> named(c, answer, sameComparator)).collect(Collectors.joining(", "));
         return switch (answer) {
             case BETTER -> (eitherWay() ? "higher: " : "better: ") + names;

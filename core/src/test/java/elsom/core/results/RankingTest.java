@@ -2,53 +2,14 @@ package elsom.core.results;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import elsom.core.analysis.Arm;
-import elsom.core.analysis.Ask;
-import elsom.core.analysis.Design;
-import elsom.core.analysis.EndpointKind;
-import elsom.core.analysis.Judge;
-import elsom.core.analysis.Observations;
 import elsom.core.analysis.Observations.Better;
-import elsom.core.analysis.Observed;
-import elsom.core.analysis.Value;
-import elsom.core.plan.Direction;
-import elsom.core.plan.Stated;
-import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.trial.EndpointCode;
-import elsom.core.trial.Look;
-import java.time.Duration;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 
 class RankingTest {
-    private static final double[] SCATTER = {-1, -0.5, 0, 0.5, 1};
-
     private static JudgedQuestion question(Better better, OptionalDouble margin, double... means) {
-        List<Arm> arms = new ArrayList<>();
-        List<Observed> units = new ArrayList<>();
-        for (int arm = 0; arm < means.length; arm++) {
-            String code = String.valueOf((char) ('A' + arm));
-            arms.add(new Arm(code, code, List.of(), arm == 0));
-            for (double off : SCATTER) {
-                units.add(new Observed(code + off, arm, 0, 0, 0, 0, new Value.Measured(means[arm] + off)));
-            }
-        }
-        Observations observations = new Observations(
-                Design.COMPLETELY_RANDOM, List.of("mix"), arms, EndpointKind.MEASURED, better, 0.1, units);
-        return new JudgedQuestion(
-                1,
-                "",
-                Stated.BEFORE_START,
-                new FigureKind("mass", "Mass", "", UnitOfMeasure.GRAM, 1),
-                Direction.HIGHER,
-                new Look(1, "end", Duration.ofDays(9), List.of(new EndpointCode("mass"))),
-                observations,
-                Ask.againstControl(margin),
-                Judge.of(observations, Ask.againstControl(margin)),
-                List.of(),
-                List.of());
+        return AQuestion.among(means).better(better).margin(margin).judged();
     }
 
     private static List<String> places(Better better, OptionalDouble margin, double... means) {

@@ -3,6 +3,7 @@ package elsom.web.journey;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
@@ -17,14 +18,18 @@ import elsom.web.trial.Trials;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.ToDoubleFunction;
 import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** From a plan to the report, for a factorial, for counts, and for scores. */
 class JudgeJourneyIT extends PlanningTest {
+    private static final double SMALLEST_ON_PAPER_PT = 8;
+
     @Autowired
     private Trials trials;
 
@@ -87,6 +92,10 @@ class JudgeJourneyIT extends PlanningTest {
         assertThat(page.locator(".report")).containsText(sentence);
         assertThat(page.locator(".report")).containsText("Asked: ");
         isAccessible();
+        TreeMap<Double, String> letters = Printed.letters(page.pdf(new Page.PdfOptions().setFormat("A4")));
+        Assertions.assertThat(letters.firstKey())
+                .as("the smallest letters on A4: %s", letters.firstEntry())
+                .isGreaterThanOrEqualTo(SMALLEST_ON_PAPER_PT);
     }
 
     @Test
