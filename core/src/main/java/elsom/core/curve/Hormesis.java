@@ -78,6 +78,11 @@ public record Hormesis(
         return Curve.MODEL.value(dose, fit.estimates());
     }
 
+    /** The standard error of the fitted response at a dose. */
+    public double standardErrorAt(double dose) {
+        return fit.standardErrorOf(Curve.MODEL.gradient(dose, fit.estimates()));
+    }
+
     /** Standard errors in the order b, d, e, f. */
     public List<Double> standardErrors() {
         return List.of(fit.standardError(0), fit.standardError(1), e * fit.standardError(2), fit.standardError(3));

@@ -97,6 +97,11 @@ public record LogLogistic(
         return new Model(lowerHeld).value(dose, fit.estimates());
     }
 
+    /** The standard error of the fitted response at a dose. */
+    public double standardErrorAt(double dose) {
+        return fit.standardErrorOf(new Model(lowerHeld).gradient(dose, fit.estimates()));
+    }
+
     /** Standard errors in the order b, c (unless held), d, e. */
     public List<Double> standardErrors() {
         List<Double> errors = new ArrayList<>();

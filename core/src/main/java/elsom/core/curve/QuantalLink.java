@@ -15,7 +15,8 @@ public enum QuantalLink {
         this.tolerance = tolerance;
     }
 
-    double share(double level) {
+    /** The share affected at a level. */
+    public double share(double level) {
         return tolerance.cumulativeProbability(level);
     }
 

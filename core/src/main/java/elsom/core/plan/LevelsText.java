@@ -1,13 +1,16 @@
 package elsom.core.plan;
 
 import elsom.core.design.DoseSeries;
+import elsom.core.dose.Ratio;
 import elsom.core.quantity.Bounds;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -27,6 +30,7 @@ public final class LevelsText {
             "([0-9]+(?:[.,][0-9]+)?) ?([^0-9,. ]+)? to" + " ([0-9]+(?:[.,][0-9]+)?) ?([^0-9,. ]+)? in ([0-9]{1,2})");
 
     private static final Pattern AMOUNT = Pattern.compile("([0-9]+(?:[.,][0-9]+)?|\\.[0-9]+)\\s*(\\D.*)?");
+    private static final Pattern RATIO_OF_LEVEL = Pattern.compile(" \\(([^()]{1,40})\\)$");
     private static final Set<String> NOTHING = Set.of("none", "no", "untreated", "water", "control", "nil", "clean");
 
     private LevelsText() {}
@@ -114,9 +118,15 @@ public final class LevelsText {
             @Nullable Double effect) {
         String spelled = "";
         List<Double> doses = new ArrayList<>();
+        Map<Double, String> ratios = new HashMap<>();
         for (String part : parts) {
             Matcher amount = AMOUNT.matcher(part);
-            if (NOTHING.contains(part.toLowerCase(Locale.ROOT))) {
+            Optional<Ratio> ratio = kind == FactorKind.TIME ? Optional.empty() : Ratio.parse(part);
+            if (ratio.isPresent()) {
+                doses.add(meant(ratio.get()));
+                ratios.put(doses.get(doses.size() - 1), part);
+                spelled = UnitOfMeasure.PERCENT.symbol();
+            } else if (NOTHING.contains(part.toLowerCase(Locale.ROOT))) {
                 doses.add(0.0);
             } else if (amount.matches()) {
                 doses.add(number(Objects.requireNonNull(amount.group(1))));
@@ -130,7 +140,22 @@ public final class LevelsText {
         double least = doses.stream().mapToDouble(dose -> dose).min().orElseThrow();
         // With a time, the shortest is what the others are compared with; a dose is compared with none.
         double control = kind == FactorKind.TIME ? least : 0;
-        return new Factor(name, kind, unit, levels(name, doses, unit, typedControl, control), label, effect);
+        List<Factor.Level> levels = levels(name, doses, unit, typedControl, control).stream()
+                .map(level -> ratios.containsKey(level.amount())
+                        ? new Factor.Level(
+                                level.name() + " (" + ratios.get(level.amount()) + ")", level.amount(), level.control())
+                        : level)
+                .toList();
+        return new Factor(name, kind, unit, levels, label, effect);
+    }
+
+    /** The percentage of a ratio that can be read in one way. */
+    private static double meant(Ratio ratio) {
+        List<Ratio.Reading> readings = ratio.readings();
+        if (readings.size() != 1) {
+            throw new IllegalArgumentException(ratio.question());
+        }
+        return readings.get(0).percent();
     }
 
     /** The control is the level that was typed as such; without one, the usual. */
@@ -172,11 +197,19 @@ public final class LevelsText {
         return Double.parseDouble(text.replace(',', '.'));
     }
 
+    /** The ratio that a level was typed as, else its amount. */
+    private static String typed(Factor.Level level) {
+        Matcher ratio = RATIO_OF_LEVEL.matcher(level.name());
+        return ratio.find()
+                ? Objects.requireNonNull(ratio.group(1))
+                : Decimals.upTo(Objects.requireNonNull(level.amount()), 4);
+    }
+
     /** As {@link #parse} reads it. */
     public static String text(Factor factor) {
         boolean measured = factor.measured() && factor.unit() != UnitOfMeasure.COUNT;
         String levels = factor.levels().stream()
-                .map(level -> measured ? Decimals.upTo(Objects.requireNonNull(level.amount()), 4) : level.name())
+                .map(level -> measured ? typed(level) : level.name())
                 .collect(Collectors.joining(", "));
         return measured ? levels + " " + factor.unit().symbol() : levels;
     }

@@ -1,0 +1,214 @@
+package elsom.core.dose;
+
+import elsom.core.analysis.Answer;
+import elsom.core.analysis.Ask;
+import elsom.core.analysis.Comparison;
+import elsom.core.analysis.EndpointKind;
+import elsom.core.analysis.Judge;
+import elsom.core.analysis.Judgement;
+import elsom.core.analysis.Observations;
+import elsom.core.analysis.Observed;
+import elsom.core.analysis.Value;
+import elsom.core.curve.DoseResponse;
+import elsom.core.curve.QuantalLevel;
+import elsom.core.quantity.Decimals;
+import elsom.core.stats.Outcome;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+
+/**
+ * What a series of doses did to one endpoint at one look.
+ *
+ * @param harmIsUp whether a higher reading is the harm, as for injury
+ * @param curve not estimable with the reason in words
+ */
+public record DoseEffect(List<DoseUnit> units, boolean harmIsUp, Outcome<DoseCurve> curve, Tested tested) {
+    private static final int FEWEST = 4;
+    private static final double NOTHING = 0.1;
+    private static final double ALL = 0.9;
+
+    /**
+     * What tests of the single doses beside the control say; tested doses only.
+     *
+     * @param noec the highest dose below all that did harm; empty when the lowest did
+     * @param loec the lowest dose that did harm; empty when none did
+     * @param test what was used
+     * @param refused why nothing can be said; empty when it can
+     */
+    public record Tested(OptionalDouble noec, OptionalDouble loec, String test, Optional<String> refused) {}
+
+    /** What a treatment of the series was given; {@code arm} is its index among the trial's. */
+    public record Given(int arm, double dose) {}
+
+    /** The mean of a dose, rising. */
+    public record Level(double dose, double mean, int n) {}
+
+    public DoseEffect {
+        units = List.copyOf(units);
+    }
+
+    /**
+     * The effect of the doses.
+     *
+     * @param observations of all treatments of the trial
+     * @param given the treatments of the series with the dose of each; the control has 0
+     * @param alpha chance of a false harm over all doses; 0.05 usually
+     */
+    public static DoseEffect of(Observations observations, List<Given> given, double alpha) {
+        List<DoseUnit> units = given.stream()
+                .flatMap(one -> observations.seen().stream()
+                        .filter(unit -> unit.arm() == one.arm()
+                                && Double.isFinite(unit.value().inSums()))
+                        .map(unit -> unit(unit, one.dose())))
+                .toList();
+        boolean harmIsUp = observations.better() == Observations.Better.LOWER;
+        return new DoseEffect(
+                units, harmIsUp, curve(observations.kind(), units, harmIsUp), tested(observations, given, alpha));
+    }
+
+    private static DoseUnit unit(Observed unit, double dose) {
+        return new DoseUnit(
+                unit.unit(),
+                unit.arm(),
+                dose,
+                unit.value().inSums(),
+                unit.value() instanceof Value.CountOf count ? count.n() : 0);
+    }
+
+    private static Outcome<DoseCurve> curve(EndpointKind kind, List<DoseUnit> units, boolean harmIsUp) {
+        List<Level> levels = levels(units);
+        if (levels.size() < FEWEST) {
+            return Outcome.notEstimable("A curve needs " + FEWEST + " doses or more, the control among them; "
+                    + levels.size() + (levels.size() == 1 ? " was read" : " were read"));
+        }
+        if (kind == EndpointKind.COUNT_OF) {
+            return CountedCurve.best(
+                    units.stream().map(unit -> counted(unit, harmIsUp)).toList(), harmIsUp);
+        }
+        Optional<String> allOrNothing = allOrNothing(levels, harmIsUp);
+        if (allOrNothing.isPresent()) {
+            return Outcome.notEstimable(allOrNothing.get());
+        }
+        return MeasuredCurve.best(
+                new DoseResponse(units.stream()
+                        .map(unit -> new DoseResponse.Point(unit.dose(), unit.value()))
+                        .toList()),
+                harmIsUp ? DoseResponse.Direction.INCREASE : DoseResponse.Direction.DECREASE);
+    }
+
+    private static QuantalLevel counted(DoseUnit unit, boolean harmIsUp) {
+        int k = (int) Math.round(unit.value() * unit.n());
+        return new QuantalLevel(unit.dose(), unit.n(), harmIsUp ? k : unit.n() - k);
+    }
+
+    /** Means, rising by dose. */
+    public List<Level> levels() {
+        return levels(units);
+    }
+
+    private static List<Level> levels(List<DoseUnit> units) {
+        List<Level> levels = new ArrayList<>();
+        units.stream()
+                .collect(Collectors.groupingBy(DoseUnit::dose, TreeMap::new, Collectors.toList()))
+                .forEach((dose, here) -> levels.add(new Level(
+                        dose,
+                        here.stream().mapToDouble(DoseUnit::value).average().orElseThrow(),
+                        here.size())));
+        return levels;
+    }
+
+    /** Between which doses the whole effect happens, when no dose shows a part of it: then no slope can be told. */
+    private static Optional<String> allOrNothing(List<Level> levels, boolean harmIsUp) {
+        double none = levels.get(0).mean();
+        double most = levels.stream()
+                .map(Level::mean)
+                .max(harmIsUp ? Comparator.naturalOrder() : Comparator.reverseOrder())
+                .orElseThrow();
+        double whole = most - none;
+        if (whole == 0 || levels.get(0).dose() > 0) {
+            return Optional.empty();
+        }
+        int last = 0;
+        for (int i = 0; i < levels.size(); i++) {
+            double share = (levels.get(i).mean() - none) / whole;
+            // A rise above the control is a response too.
+            if (!(Math.abs(share) <= NOTHING || share >= ALL)) {
+                return Optional.empty();
+            }
+            last = share <= NOTHING ? i : last;
+        }
+        int first = last + 1;
+        boolean clean = first < levels.size()
+                && levels.subList(1, first).stream().allMatch(l -> (l.mean() - none) / whole <= NOTHING)
+                && first > 1;
+        return clean
+                ? Optional.of(
+                        "All or nothing between " + number(levels.get(last).dose()) + " and "
+                                + number(levels.get(first).dose()) + ": no dose in between shows how steep it is")
+                : Optional.empty();
+    }
+
+    private static String number(double dose) {
+        return Decimals.upTo(dose, 4);
+    }
+
+    private static Tested tested(Observations observations, List<Given> given, double alpha) {
+        Optional<Given> control = given.stream()
+                .filter(one -> one.dose() == 0 && observations.planned(one.arm()) > 0)
+                .findFirst();
+        List<Given> treated = given.stream().filter(one -> one.dose() > 0).toList();
+        if (control.isEmpty() || treated.isEmpty()) {
+            return refused("There is no " + (control.isEmpty() ? "untreated control" : "dose above 0"));
+        }
+        Judgement judged = Judge.of(
+                observations,
+                new Ask(
+                        treated.stream()
+                                .map(one -> observations.arms().get(one.arm()).code())
+                                .toList(),
+                        new Ask.Against.Treatment(
+                                observations.arms().get(control.get().arm()).code()),
+                        OptionalDouble.empty(),
+                        false,
+                        alpha));
+        if (judged.refused().isPresent()) {
+            return refused(judged.refused().get());
+        }
+        TreeMap<Double, Boolean> harmed = new TreeMap<>();
+        for (Comparison c : judged.comparisons()) {
+            treated.stream()
+                    .filter(one -> one.arm() == c.treatment() && c.interval().isPresent())
+                    .forEach(one -> harmed.merge(one.dose(), c.answer() == Answer.WORSE, (a, b) -> a || b));
+        }
+        return harmed.isEmpty()
+                ? refused("No dose was read beside the control")
+                : found(harmed, judged.method().label());
+    }
+
+    private static Tested refused(String reason) {
+        return new Tested(OptionalDouble.empty(), OptionalDouble.empty(), "", Optional.of(reason));
+    }
+
+    private static Tested found(TreeMap<Double, Boolean> harmed, String test) {
+        OptionalDouble loec = harmed.entrySet().stream()
+                .filter(Map.Entry::getValue)
+                .mapToDouble(Map.Entry::getKey)
+                .findFirst();
+        OptionalDouble noec = harmed.keySet().stream()
+                .mapToDouble(Double::doubleValue)
+                .filter(dose -> loec.isEmpty() || dose < loec.getAsDouble())
+                .max();
+        return new Tested(noec, loec, test, Optional.empty());
+    }
+
+    /** The dose with so much of the effect, where a curve is found and it lies within the doses tested. */
+    public Optional<DoseCurve.Effective> effective(double percent) {
+        return curve.asOptional().flatMap(found -> found.effective(percent));
+    }
+}
