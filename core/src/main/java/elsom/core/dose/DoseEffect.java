@@ -207,8 +207,19 @@ public record DoseEffect(List<DoseUnit> units, boolean harmIsUp, Outcome<DoseCur
         return new Tested(noec, loec, test, Optional.empty());
     }
 
-    /** The dose with so much of the effect, where a curve is found and it lies within the doses tested. */
+    /**
+     * The dose with so much of the effect; empty where there is no curve, or its interval spans more than all the doses
+     * tested, so that nothing is told.
+     */
     public Optional<DoseCurve.Effective> effective(double percent) {
-        return curve.asOptional().flatMap(found -> found.effective(percent));
+        List<Double> positive = units.stream()
+                .map(DoseUnit::dose)
+                .filter(dose -> dose > 0)
+                .sorted()
+                .toList();
+        return curve.asOptional().flatMap(found -> found.effective(percent)).filter(found -> {
+            double widest = positive.get(positive.size() - 1) / positive.get(0);
+            return found.interval95().high() <= widest * found.interval95().low();
+        });
     }
 }

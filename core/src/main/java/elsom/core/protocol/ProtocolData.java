@@ -7,8 +7,10 @@ import elsom.core.plan.PlannedLook;
 import elsom.core.plan.Recurring;
 import elsom.core.results.Analysis;
 import elsom.core.results.AskedQuestions;
+import elsom.core.results.DoseAnswers;
 import elsom.core.results.EndpointCourses;
 import elsom.core.results.EndpointFigures;
+import elsom.core.results.Evidence;
 import elsom.core.stats.Interval;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
@@ -23,6 +25,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
 
 /** A protocol whose endpoints are read off and compared as they are: only its sheet of data differs from others. */
 public final class ProtocolData implements Protocol {
@@ -194,10 +197,9 @@ public final class ProtocolData implements Protocol {
 
     @Override
     public List<Analysis> analyses() {
+        BiFunction<Evidence, Measure, Optional<Scene.Expected>> must = (evidence, measure) ->
+                Optional.ofNullable(expected.get(measure.endpoint().code()));
         return List.of(
-                AskedQuestions.ofReadings((evidence, measure) ->
-                        Optional.ofNullable(expected.get(measure.endpoint().code()))),
-                new EndpointCourses(),
-                new EndpointFigures());
+                new DoseAnswers(must), AskedQuestions.ofReadings(must), new EndpointCourses(), new EndpointFigures());
     }
 }

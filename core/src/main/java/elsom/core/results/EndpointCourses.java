@@ -45,7 +45,7 @@ public final class EndpointCourses implements Analysis {
                 .filter(unit -> unit.position().bench() == bench.number())
                 .collect(Collectors.groupingBy(ExperimentalUnit::treatment));
         return new Course(
-                Questions.kind(endpoint),
+                FigureKind.of(endpoint),
                 "",
                 "",
                 record.treatments().stream()

@@ -128,7 +128,7 @@ public final class EndpointFigures implements Analysis {
             evidence.measured().forEach(measure -> {
                 Endpoint endpoint = record.endpoint(measure.endpoint().code());
                 Look look = evidence.lookOf(endpoint.code()).orElseThrow();
-                FigureKind plain = Questions.kind(endpoint);
+                FigureKind plain = FigureKind.of(endpoint);
                 FigureKind kind = look.number() == evidence.look()
                         ? plain
                         : plain.termed((plain.term() + " at " + look.name()).strip());

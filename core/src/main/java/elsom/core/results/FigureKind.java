@@ -2,6 +2,8 @@ package elsom.core.results;
 
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.Counting;
+import elsom.core.trial.Endpoint;
 
 /**
  * A kind of computed figure.
@@ -12,6 +14,14 @@ import elsom.core.quantity.UnitOfMeasure;
  * @param decimals shown; of the percentage for a fraction
  */
 public record FigureKind(String code, String label, String term, UnitOfMeasure unit, int decimals) {
+    /** How an endpoint's values are shown: counts of known numbers as a percentage. */
+    public static FigureKind of(Endpoint endpoint) {
+        return endpoint.counting() == Counting.COUNT_OF
+                ? new FigureKind(
+                        endpoint.code().value(), endpoint.name(), "of " + endpoint.size(), UnitOfMeasure.FRACTION, 0)
+                : new FigureKind(endpoint.code().value(), endpoint.name(), "", endpoint.unit(), endpoint.decimals());
+    }
+
     /** A value of this kind without its unit; a fraction as a percentage. */
     public String number(double value) {
         return unit == UnitOfMeasure.FRACTION ? Decimals.percent(value, decimals) : Decimals.fixed(value, decimals);

@@ -39,6 +39,10 @@ public record Findings(
             details = List.copyOf(details);
         }
 
+        Answered with(List<String> more) {
+            return new Answered(question, asked, marked, verdict, more);
+        }
+
         /** What can be said though nobody asked. */
         public static Answered unasked(Verdict verdict) {
             return new Answered(0, "", "", verdict, List.of());

@@ -12,7 +12,6 @@ import elsom.core.plan.Direction;
 import elsom.core.plan.Measure;
 import elsom.core.plan.Question;
 import elsom.core.plan.Stated;
-import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.stats.Interval;
 import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
@@ -227,7 +226,7 @@ final class Questions {
                 number,
                 words,
                 stated,
-                instead.map(Derived::kind).orElseGet(() -> kind(endpoint(measure))),
+                instead.map(Derived::kind).orElseGet(() -> FigureKind.of(endpoint(measure))),
                 direction,
                 look,
                 observations,
@@ -254,14 +253,6 @@ final class Questions {
                                 .comparisons().stream().map(Comparison::answer).toList()))
                 .filter(at -> at.answers().size() == judgement.comparisons().size())
                 .toList();
-    }
-
-    /** How an endpoint's values are shown: counts of known numbers as a percentage. */
-    public static FigureKind kind(Endpoint endpoint) {
-        return endpoint.counting() == Counting.COUNT_OF
-                ? new FigureKind(
-                        endpoint.code().value(), endpoint.name(), "of " + endpoint.size(), UnitOfMeasure.FRACTION, 0)
-                : new FigureKind(endpoint.code().value(), endpoint.name(), "", endpoint.unit(), endpoint.decimals());
     }
 
     /** Whether a question's answers changed from one look to another. */

@@ -10,6 +10,9 @@ public sealed interface Section {
     /** Means of a factorial's cells, a line for each level of a factor. */
     record InteractionPicture(JudgedQuestion question, Verdict verdict) implements Section {}
 
+    /** What a series of doses did: curve, harmless and harmful doses, and how they changed with time. */
+    record Doses(DoseResult result) implements Section {}
+
     /** Treatments from best to worst. */
     record Ranked(Ranking ranking, List<String> remarks) implements Section {
         public Ranked {

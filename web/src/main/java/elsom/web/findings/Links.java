@@ -19,6 +19,11 @@ record Links(TrialRecord record, int comparedAt, int bench) {
         return base() + "/units?bench=" + bench + "&at=" + comparedAt;
     }
 
+    /** Where the strength to work with is mixed. */
+    String mixing(FigureKind kind) {
+        return "/trials/" + record.trial().id() + "/mixing?endpoint=" + kind.code();
+    }
+
     String working(FigureKind kind, UnitResult unit) {
         return base() + "/working?kind=" + kind.code() + "&at=" + comparedAt + "&unit="
                 + unit.unit().code();

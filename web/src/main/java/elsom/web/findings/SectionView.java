@@ -53,6 +53,44 @@ public sealed interface SectionView {
         public record Cell(String words, String tone) {}
     }
 
+    /** What a series of doses did, with a slider over looks. */
+    record Doses(
+            String title,
+            String factor,
+            String lookName,
+            List<String> looks,
+            List<Series> lines,
+            String mixHref,
+            String data)
+            implements SectionView {
+        @Override
+        public String fragment() {
+            return "doses";
+        }
+
+        /** One series; its numbers at each look, the last the one judged. */
+        public record Series(String name, List<AtLook> atLooks, List<Level> levels, boolean summed) {
+            public AtLook last() {
+                return atLooks.get(atLooks.size() - 1);
+            }
+        }
+
+        /** Numbers at a look, in words. */
+        public record AtLook(
+                String look,
+                String noec,
+                String loec,
+                String ec10,
+                String ec20,
+                String ec50,
+                String rate,
+                String standing,
+                String how) {}
+
+        /** A dose. */
+        public record Level(String dose, int n, String mean, String area) {}
+    }
+
     /** Means of a factorial's cells. */
     record Interaction(String title, String sentence, List<String> heads, List<Line> lines, String data)
             implements SectionView {

@@ -56,6 +56,9 @@ final class SectionViews {
         if (section instanceof Section.InteractionPicture picture) {
             return interaction(picture);
         }
+        if (section instanceof Section.Doses doses) {
+            return Optional.of(DoseViews.of(record, doses.result(), links));
+        }
         if (section instanceof Section.Ranked ranked) {
             return Optional.of(ranked(ranked));
         }

@@ -3,6 +3,7 @@
 import { typing } from '../kit/frame.js';
 import { drawContrasts } from './contrasts.js';
 import { drawCourse, courseTable, points } from './course.js';
+import { doses } from './dose.js';
 import { oneStop } from './grid.js';
 import { drawInteraction } from './interaction.js';
 import { drawVolumes } from './volumes.js';
@@ -18,6 +19,7 @@ function drawEach(attribute, draw) {
 drawEach('contrasts', drawContrasts);
 drawEach('interaction', drawInteraction);
 drawEach('portions', drawVolumes);
+document.querySelectorAll('[data-doses]').forEach(doses);
 document.querySelectorAll('[data-grid]').forEach(oneStop);
 
 const courseSections = [...document.querySelectorAll('.courses, .report')].map((section) => {

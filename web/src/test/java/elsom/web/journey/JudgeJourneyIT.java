@@ -150,17 +150,55 @@ class JudgeJourneyIT extends PlanningTest {
         begin("What strength of wood vinegar is safe for marigold?", "marigold", "dose-series");
         matters("1 point");
         assertThat(page.locator("input[name=as][value=grid]")).isChecked();
-        factor(1, "Wood vinegar", "how much", "0, 1, 4 %");
-        assertThat(page.locator("#preview h2")).hasText("3 treatments");
+        factor(1, "Wood vinegar", "how much", "0, 0.5, 1, 2, 4 %");
+        assertThat(page.locator("#preview h2")).hasText("5 treatments");
         press("Enter");
         TrialId id = started("6");
         TrialRecord record = trials.snapshot(id);
-        read(id, "injury", unit -> unit.treatment() == 3 ? 7 + unit.replicate() % 2 : unit.replicate() % 2);
+        read(id, "injury", unit -> new int[] {0, 0, 1, 4, 8}[unit.treatment() - 1] + unit.replicate() % 2);
         findings(id);
-        assertThat(page.locator(".verdicts li").first()).containsText(Pattern.compile("worse: 4 % \\(\\+\\d"));
-        assertThat(page.locator(".over-time")).hasCount(record.looks().size() > 1 ? 1 : 0);
-        page.locator(".over-time summary").click();
+        assertThat(page.locator(".verdicts li").first()).containsText("Wood vinegar, injury at day 10: harm from ");
+        assertThat(page.locator(".verdicts")).containsText(Pattern.compile("worse: .*4 % \\(\\+\\d"));
+        assertThat(page.locator(".contrasts .over-time"))
+                .hasCount(record.looks().size() > 1 ? 1 : 0);
+        page.locator(".contrasts .over-time summary").click();
         assertThat(page.locator(".over-time .tone.worse").first()).isVisible();
-        report(id, "worse: 4 %");
+        curve(record);
+        sheet();
+        report(id, "harm from ");
+    }
+
+    /** Every unit is a point on the curve's chart, and the slider takes numbers and chart to another look. */
+    private void curve(TrialRecord record) {
+        assertThat(page.locator(".dose-chart .dose-point"))
+                .hasCount(record.units().size());
+        assertThat(page.locator(".dose-chart path.curve")).hasCount(1);
+        Locator slider = page.locator(".look-slider input");
+        slider.focus();
+        press("Home");
+        assertThat(page.locator(".look-slider output")).hasText("day 1");
+        assertThat(page.locator(".dose-chart svg")).hasAttribute("aria-label", Pattern.compile("at day 1\\."));
+        press("End");
+        assertThat(page.locator(".dose-chart svg")).hasAttribute("aria-label", Pattern.compile("at day 10\\."));
+    }
+
+    /** From the strength to work with to a sheet of stock and water that can be printed. */
+    private void sheet() {
+        String rate = page.locator(".dose-numbers [data-show=rate]").textContent();
+        enter(page.locator("a").getByText("Mix it"));
+        page.waitForURL("**/mixing**");
+        assertThat(page.locator(".mixing .result")).hasText(rate);
+        isAccessible();
+        page.locator("#volume").fill("two");
+        page.locator("#factor").fill("4");
+        enter(button("Work it out"));
+        assertThat(page.locator("form")).containsText("No number in “two”");
+        assertThat(page.locator("form")).containsText("Say why the factor is not 2");
+        assertThat(page.locator("#volume")).hasValue("two");
+        page.locator("#volume").fill("2 L");
+        page.locator("#reason").fill("young plants");
+        enter(button("Work it out"));
+        assertThat(page.locator(".pour")).containsText("water = 2000 mL");
+        assertThat(page.locator(".mixing")).containsText("Safety factor 4, because: young plants");
     }
 }

@@ -73,6 +73,7 @@ public final class DoseSeriesProtocol {
                         "Holds for this species, age and stock only.",
                         "Nothing in the first days proves nothing: look until day 10 or two weeks.",
                         "A dose never given was never tested.")
+                .expects("injury", 0, 2, "its plants must stay unharmed, 2 points of injury at most")
                 .inSeries()
                 .usually(6, LayoutKind.BLOCKS, 4, 0, 50);
     }

@@ -1,0 +1,81 @@
+package elsom.web.findings;
+
+import elsom.core.dose.WorkingRate;
+import elsom.core.protocol.Cautions;
+import elsom.core.results.DoseResult;
+import elsom.core.results.Findings;
+import elsom.core.results.Section;
+import elsom.core.stats.Outcome;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.web.kit.ClosedPage;
+import elsom.web.kit.TrialHeader;
+import elsom.web.platform.NotFound;
+import elsom.web.platform.Refusal;
+import elsom.web.trial.Trials;
+import java.time.Clock;
+import java.util.List;
+import java.util.OptionalInt;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** How the strength to work with is mixed, to be printed. */
+@Controller
+class MixingController {
+    private final Trials trials;
+    private final WorkedOut workedOut;
+    private final Clock clock;
+
+    MixingController(Trials trials, WorkedOut workedOut, Clock clock) {
+        this.trials = trials;
+        this.workedOut = workedOut;
+        this.clock = clock;
+    }
+
+    @GetMapping("/trials/{trial}/mixing")
+    String show(
+            @PathVariable long trial,
+            @RequestParam(defaultValue = "") String endpoint,
+            @RequestParam(defaultValue = "0") int series,
+            @RequestParam(defaultValue = "1 L") String volume,
+            @RequestParam(defaultValue = "2") String factor,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam(defaultValue = "") String stock,
+            Model model) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        if (ClosedPage.ofFindings(record, clock.instant(), TrialHeader.Step.FINDINGS)
+                .isPresent()) {
+            throw new Refusal("There are no findings to see yet.");
+        }
+        Findings findings = workedOut.of(record, OptionalInt.empty());
+        DoseResult result = findings.sections(Section.Doses.class).stream()
+                .map(Section.Doses::result)
+                .filter(one -> one.kind().code().equals(endpoint)
+                        && series >= 0
+                        && series < one.lines().size())
+                .findFirst()
+                .orElseThrow(() -> new NotFound(
+                        "This trial has no such series of strengths.",
+                        "/trials/" + trial + "/findings",
+                        "Back to the findings"));
+        MixingForm form = MixingForm.read(volume, factor, reason, stock, series);
+        model.addAttribute("endpoint", endpoint);
+        model.addAttribute(
+                "page",
+                MixingPage.of(
+                        TrialHeader.of(record, clock.instant(), TrialHeader.Step.FINDINGS, findings.comparedAt()),
+                        result,
+                        rate(result.lines().get(series), form.safety()),
+                        form,
+                        List.of(Cautions.ACID)));
+        return "findings/mixing";
+    }
+
+    /** With another factor, unless there is no rate for another reason. */
+    private static Outcome<WorkingRate> rate(DoseResult.Line line, double factor) {
+        return line.rate().then(usual -> WorkingRate.of(line.effect(), factor));
+    }
+}
