@@ -157,7 +157,7 @@ class JudgeJourneyIT extends PlanningTest {
         TrialRecord record = trials.snapshot(id);
         read(id, "injury", unit -> new int[] {0, 0, 1, 4, 8}[unit.treatment() - 1] + unit.replicate() % 2);
         findings(id);
-        assertThat(page.locator(".verdicts li").first()).containsText("Wood vinegar, injury at day 10: harm from ");
+        assertThat(page.locator(".verdicts li").first()).containsText("Wood vinegar, injury at day 5: harm from ");
         assertThat(page.locator(".verdicts")).containsText(Pattern.compile("worse: .*4 % \\(\\+\\d"));
         assertThat(page.locator(".contrasts .over-time"))
                 .hasCount(record.looks().size() > 1 ? 1 : 0);
@@ -179,7 +179,7 @@ class JudgeJourneyIT extends PlanningTest {
         assertThat(page.locator(".look-slider output")).hasText("day 1");
         assertThat(page.locator(".dose-chart svg")).hasAttribute("aria-label", Pattern.compile("at day 1\\."));
         press("End");
-        assertThat(page.locator(".dose-chart svg")).hasAttribute("aria-label", Pattern.compile("at day 10\\."));
+        assertThat(page.locator(".dose-chart svg")).hasAttribute("aria-label", Pattern.compile("at day 5\\."));
     }
 
     /** From the strength to work with to a sheet of stock and water that can be printed. */
@@ -192,8 +192,8 @@ class JudgeJourneyIT extends PlanningTest {
         page.locator("#volume").fill("two");
         page.locator("#factor").fill("4");
         enter(button("Work it out"));
-        assertThat(page.locator("form")).containsText("No number in “two”");
-        assertThat(page.locator("form")).containsText("Say why the factor is not 2");
+        assertThat(page.locator(".mixing form")).containsText("No number in “two”");
+        assertThat(page.locator(".mixing form")).containsText("Say why the factor is not 2");
         assertThat(page.locator("#volume")).hasValue("two");
         page.locator("#volume").fill("2 L");
         page.locator("#reason").fill("young plants");
