@@ -4,6 +4,7 @@ import elsom.core.curve.DoseResponse.Effective;
 import elsom.core.stats.Outcome;
 import elsom.core.stats.Tests.FTest;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.apache.commons.statistics.distribution.FDistribution;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
@@ -27,6 +28,9 @@ public record Hormesis(
         LeastSquaresFit fit,
         LogLogistic withoutStimulation,
         DoseResponse data) {
+    /** The most promising starts are polished; the rest only cost time. */
+    private static final int POLISHED = 8;
+
     private enum Curve implements LeastSquares.Model {
         MODEL;
 
@@ -71,7 +75,17 @@ public record Hormesis(
                 }
             }
         }
-        return starts;
+        return starts.stream()
+                .sorted(Comparator.comparingDouble(start -> squares(data, start)))
+                .limit(POLISHED)
+                .toList();
+    }
+
+    private static double squares(DoseResponse data, double[] start) {
+        return data.points().stream()
+                .mapToDouble(point -> point.response() - Curve.MODEL.value(point.dose(), start))
+                .map(off -> off * off)
+                .sum();
     }
 
     public double at(double dose) {

@@ -17,7 +17,7 @@ import org.hipparchus.util.Pair;
 
 /** Nonlinear least squares from several starts (Levenberg–Marquardt); the best optimum wins, so fits are repeatable. */
 public final class LeastSquares {
-    private static final int MOST_ITERATIONS = 2000;
+    private static final int MOST_ITERATIONS = 150;
 
     private LeastSquares() {}
 

@@ -75,12 +75,22 @@ public record SalinityResponse(
         }
 
         BreakSearch.Least bestSlope(double a) {
-            if (clamped) {
-                return BreakSearch.least(b -> squares(a, b), slopes(a));
-            }
             double[] beta = data.coefficients(x -> new double[] {1, -Math.max(0, x - a)});
             double b = 100 * beta[1] / beta[0];
-            return new BreakSearch.Least(b, squares(a, b));
+            BreakSearch.Least straight = new BreakSearch.Least(b, squares(a, b));
+            return clamped && !(b > 0 && best(straight, a))
+                    ? BreakSearch.quick(slope -> squares(a, slope), slopes(a))
+                    : straight;
+        }
+
+        /** A line that ends above 0 is the best of all when any that ends at 0 misses the last points by more. */
+        private boolean best(BreakSearch.Least straight, double a) {
+            double last = data.distinct().get(data.distinct().size() - 1);
+            double missed = 0;
+            for (int i = 0; i < data.size(); i++) {
+                missed += data.x(i) == last ? data.y(i) * data.y(i) : 0;
+            }
+            return 1 - straight.at() / 100 * Math.max(0, last - a) >= 0 && straight.squares() <= missed;
         }
     }
 
@@ -97,7 +107,7 @@ public record SalinityResponse(
         double lowest = distinct.get(0);
         double highest = distinct.get(distinct.size() - 2);
         List<Double> range = BreakSearch.within(distinct, lowest, highest);
-        BreakSearch.Least a = BreakSearch.least(t -> search.bestSlope(t).squares(), range);
+        BreakSearch.Least a = BreakSearch.quick(t -> search.bestSlope(t).squares(), range);
         double b = search.bestSlope(a.at()).at();
         if (!(b > 0) || !Double.isFinite(b)) {
             return Outcome.notEstimable("The yield does not fall");
@@ -123,14 +133,14 @@ public record SalinityResponse(
                 errors(search, a, b, ymax, df),
                 BreakSearch.profile(t -> search.bestSlope(t).squares(), limit, a.at(), lowest, highest),
                 BreakSearch.profile(
-                        slope -> BreakSearch.least(t -> search.squares(t, slope), range)
+                        slope -> BreakSearch.quick(t -> search.squares(t, slope), range)
                                 .squares(),
                         limit,
                         b,
                         b / WIDEST,
                         b * WIDEST),
                 BreakSearch.profile(
-                        middle -> BreakSearch.least(
+                        middle -> BreakSearch.quick(
                                         t -> search.squares(t, 50 / Math.max(1e-9, middle - t)),
                                         BreakSearch.within(range, lowest, Math.min(highest, middle - 1e-6)))
                                 .squares(),

@@ -42,6 +42,7 @@ public final class ProtocolData implements Protocol {
     private final List<String> validity = new ArrayList<>();
     private Habit habit = Habit.POTS;
     private boolean series;
+    private final List<Analysis> own = new ArrayList<>();
 
     private ProtocolData(String code, String name) {
         this.code = new ProtocolCode(code);
@@ -103,6 +104,12 @@ public final class ProtocolData implements Protocol {
 
     public ProtocolData endingTogether() {
         habit = new Habit(habit.replicates(), habit.layout(), habit.plants(), habit.seeds(), habit.doseMl(), true);
+        return this;
+    }
+
+    /** An analysis of its own, whose answer comes first; without one a series of doses has the usual one. */
+    public ProtocolData answers(Analysis analysis) {
+        own.add(analysis);
         return this;
     }
 
@@ -199,7 +206,10 @@ public final class ProtocolData implements Protocol {
     public List<Analysis> analyses() {
         BiFunction<Evidence, Measure, Optional<Scene.Expected>> must = (evidence, measure) ->
                 Optional.ofNullable(expected.get(measure.endpoint().code()));
-        return List.of(
-                new DoseAnswers(must), AskedQuestions.ofReadings(must), new EndpointCourses(), new EndpointFigures());
+        List<Analysis> all = new ArrayList<>(own.isEmpty() ? List.of(new DoseAnswers(must)) : own);
+        all.add(AskedQuestions.ofReadings(must));
+        all.add(new EndpointCourses());
+        all.add(new EndpointFigures());
+        return List.copyOf(all);
     }
 }

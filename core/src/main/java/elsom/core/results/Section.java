@@ -13,6 +13,9 @@ public sealed interface Section {
     /** What a series of doses did: curve, harmless and harmful doses, and how they changed with time. */
     record Doses(DoseResult result) implements Section {}
 
+    /** How yield goes with salinity. */
+    record Threshold(ThresholdResult result) implements Section {}
+
     /** Treatments from best to worst. */
     record Ranked(Ranking ranking, List<String> remarks) implements Section {
         public Ranked {

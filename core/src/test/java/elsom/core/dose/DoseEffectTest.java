@@ -203,7 +203,6 @@ class DoseEffectTest {
                 below += rate.get().rate() < ec10 ? 1 : 0;
             }
         }
-        System.out.println("EC50 " + covered + "/" + found + ", rates " + below + "/" + rates);
         assertThat(found).isGreaterThan(790);
         assertThat(covered / (double) found).isBetween(0.93, 0.97);
         assertThat(below / (double) rates).isGreaterThanOrEqualTo(0.95);

@@ -91,6 +91,22 @@ public sealed interface SectionView {
         public record Level(String dose, int n, String mean, String area) {}
     }
 
+    /** How yield goes with salinity. */
+    record Threshold(
+            String title, String lookName, List<Told> numbers, List<Strength> strengths, String axis, String data)
+            implements SectionView {
+        @Override
+        public String fragment() {
+            return "threshold";
+        }
+
+        /** A figure of the curve in words. */
+        public record Told(String label, String value) {}
+
+        /** A strength as it was given. */
+        public record Strength(String name, int n, String salinity, String yield, String percent) {}
+    }
+
     /** Means of a factorial's cells. */
     record Interaction(String title, String sentence, List<String> heads, List<Line> lines, String data)
             implements SectionView {

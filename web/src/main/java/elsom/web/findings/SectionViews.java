@@ -59,6 +59,9 @@ final class SectionViews {
         if (section instanceof Section.Doses doses) {
             return Optional.of(DoseViews.of(record, doses.result(), links));
         }
+        if (section instanceof Section.Threshold threshold) {
+            return Optional.of(ThresholdViews.of(record, threshold.result()));
+        }
         if (section instanceof Section.Ranked ranked) {
             return Optional.of(ranked(ranked));
         }

@@ -6,6 +6,7 @@ import { drawCourse, courseTable, points } from './course.js';
 import { doses } from './dose.js';
 import { oneStop } from './grid.js';
 import { drawInteraction } from './interaction.js';
+import { drawThreshold } from './threshold.js';
 import { drawVolumes } from './volumes.js';
 
 document.querySelectorAll('.no-script').forEach((words) => words.remove());
@@ -19,6 +20,7 @@ function drawEach(attribute, draw) {
 drawEach('contrasts', drawContrasts);
 drawEach('interaction', drawInteraction);
 drawEach('portions', drawVolumes);
+drawEach('threshold', drawThreshold);
 document.querySelectorAll('[data-doses]').forEach(doses);
 document.querySelectorAll('[data-grid]').forEach(oneStop);
 

@@ -2,11 +2,17 @@ package elsom.web.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
+import elsom.core.curve.SalinityResponse;
+import elsom.core.dose.DoseEffect;
+import elsom.core.results.DoseResult;
 import elsom.core.results.Figure;
 import elsom.core.results.FigureKind;
 import elsom.core.results.Findings;
 import elsom.core.results.GroupResult;
+import elsom.core.results.Section;
+import elsom.core.results.ThresholdResult;
 import elsom.core.stats.Summary;
 import elsom.core.trial.Bench;
 import elsom.core.trial.TrialId;
@@ -26,6 +32,9 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.test.context.TestPropertySource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What the demo's trials found is what {@code bin/calc} makes of the same numbers. */
 @AppTest
@@ -130,5 +139,85 @@ class DemoFindingsIT {
                                 sd -> assertThat(group.path("sd").doubleValue()).isCloseTo(sd, within(1e-9)));
             }
         }
+    }
+
+    private List<Findings> found() throws Exception {
+        return measured().stream()
+                .map(record -> workedOut.of(record, OptionalInt.empty()))
+                .toList();
+    }
+
+    private static ObjectNode dosed(DoseEffect effect) {
+        ObjectNode input = JsonNodeFactory.instance.objectNode();
+        ArrayNode doses = input.putArray("dose");
+        ArrayNode responses = input.putArray("response");
+        effect.units().forEach(unit -> {
+            doses.add(unit.dose());
+            responses.add(unit.value());
+        });
+        return input.put("direction", effect.harmIsUp() ? "increase" : "decrease");
+    }
+
+    /** Effective doses, at every look that has a curve. */
+    @Test
+    void curvesAreThoseOfTheSums() throws Exception {
+        Calc calc = new Calc();
+        List<DoseEffect> effects = found().stream()
+                .flatMap(findings -> findings.sections(Section.Doses.class).stream())
+                .flatMap(section -> section.result().lines().stream())
+                .flatMap(line -> line.atLooks().stream())
+                .map(DoseResult.AtLook::effect)
+                .filter(effect -> effect.curve().asOptional().isPresent())
+                .toList();
+        assertThat(effects).hasSizeGreaterThan(2);
+        effects.forEach(effect -> calc.ask(
+                "dose_response_continuous",
+                dosed(effect)
+                        .put(
+                                "model",
+                                effect.curve()
+                                        .asOptional()
+                                        .orElseThrow()
+                                        .model()
+                                        .code())));
+        List<JsonNode> answers = calc.answers();
+        for (int i = 0; i < effects.size(); i++) {
+            for (JsonNode expected : answers.get(i).path("ec")) {
+                double percent = expected.path("p").doubleValue();
+                effects.get(i).effective(percent).ifPresent(shown -> {
+                    assertThat(shown.dose()).isCloseTo(expected.path("estimate").doubleValue(), withinPercentage(1e-4));
+                    assertThat(shown.interval95().low())
+                            .isCloseTo(expected.path("lower_log").doubleValue(), withinPercentage(1e-4));
+                    assertThat(shown.interval95().high())
+                            .isCloseTo(expected.path("upper_log").doubleValue(), withinPercentage(1e-4));
+                });
+            }
+        }
+    }
+
+    @Test
+    void theThresholdIsThatOfTheSums() throws Exception {
+        Calc calc = new Calc();
+        ThresholdResult shown = found().stream()
+                .flatMap(findings -> findings.sections(Section.Threshold.class).stream())
+                .findFirst()
+                .orElseThrow()
+                .result();
+        ObjectNode input = JsonNodeFactory.instance
+                .objectNode()
+                .put("kind", "maas_hoffman")
+                .put("clamp_zero", true);
+        ArrayNode x = input.putArray("x");
+        ArrayNode y = input.putArray("y");
+        shown.points().forEach(point -> {
+            x.add(point.salinity());
+            y.add(point.yield());
+        });
+        calc.ask("threshold_slope", input);
+        JsonNode answer = calc.answers().get(0);
+        SalinityResponse fit = shown.fit().asOptional().orElseThrow();
+        assertThat(fit.threshold()).isCloseTo(answer.path("threshold_a").doubleValue(), within(1e-6));
+        assertThat(fit.slopePercent()).isCloseTo(answer.path("slope_b").doubleValue(), within(1e-6));
+        assertThat(fit.highest()).isCloseTo(answer.path("ymax").doubleValue(), within(1e-6));
     }
 }

@@ -1,0 +1,41 @@
+package elsom.core.results;
+
+import elsom.core.curve.SalinityResponse;
+import elsom.core.dose.DoseEffect;
+import elsom.core.stats.Outcome;
+import elsom.core.trial.Look;
+import java.util.List;
+
+/**
+ * How yield goes with salinity: it holds up to a threshold, then falls.
+ *
+ * @param yield what was harvested
+ * @param axis what salinity was measured by; the strength given where nothing was
+ * @param fit not estimable with the reason in words
+ * @param tested what the strengths that were given did, beside none
+ * @param strengths as given, with what they came to
+ */
+public record ThresholdResult(
+        FigureKind yield,
+        FigureKind axis,
+        Look look,
+        List<Point> points,
+        Outcome<SalinityResponse> fit,
+        DoseEffect.Tested tested,
+        List<Strength> strengths) {
+    /** A unit: the salinity it had, the mean over its looks, and its yield; {@code arm} is its treatment's index. */
+    public record Point(String unit, int arm, double salinity, double yield) {}
+
+    /**
+     * A strength as it was given.
+     *
+     * @param salinity and {@code yield}: means of its units
+     * @param percent of the highest yield that the curve has; NaN without a curve
+     */
+    public record Strength(String name, double salinity, double yield, double percent, int n) {}
+
+    public ThresholdResult {
+        points = List.copyOf(points);
+        strengths = List.copyOf(strengths);
+    }
+}
