@@ -16,6 +16,9 @@ public sealed interface Section {
     /** How yield goes with salinity. */
     record Threshold(ThresholdResult result) implements Section {}
 
+    /** pH over the amount of lime or sulfur. */
+    record LimeCurve(TitrationResult result) implements Section {}
+
     /** Treatments from best to worst. */
     record Ranked(Ranking ranking, List<String> remarks) implements Section {
         public Ranked {

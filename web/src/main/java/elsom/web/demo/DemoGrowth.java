@@ -87,6 +87,7 @@ class DemoGrowth {
         read(begun("rosemary", demo.rosemary()), now, DemoGrowth::rosemary);
         read(begun("digestate", demo.digestate()), now, DemoGrowth::digestate);
         read(begun("three bags", demo.threeBags()), now, DemoGrowth::threeBags);
+        read(begun("bracken", demo.bracken()), now, DemoGrowth::bracken);
     }
 
     private TrialId begun(String name, Plan plan) {
@@ -185,6 +186,18 @@ class DemoGrowth {
                 : 62 * Math.max(0.1, 1 - 0.19 * over) * (0.75 + 0.25 * Math.min(1, seen.dose() / 15))
                         + 3.2 * seen.vigour()
                         + 1.5 * seen.noise().nextGaussian();
+    }
+
+    /** pH rises with lime, steeply at first; it has all but come to rest in the second week. */
+    private static double bracken(Case seen) {
+        double rest = 4.5 + 3.1 * (1 - Math.exp(-seen.dose() / 3.2));
+        double rise = 1 - Math.exp(-seen.days() / 2.2);
+        return seen.is("ph")
+                ? 4.5
+                        + (rest - 4.5) * rise
+                        + 0.04 * seen.vigour()
+                        + 0.03 * seen.noise().nextGaussian()
+                : 0.4 + 0.05 * seen.dose() + 0.02 * seen.noise().nextGaussian();
     }
 
     /** One bag each, as it was in the notebook. */

@@ -229,6 +229,21 @@ final class DemoPlans {
                 asks(List.of(), 0, "injury", Direction.HIGHER, 1, false));
     }
 
+    /** Jars of bracken with rising limestone, weekly pH. */
+    Plan bracken() {
+        Plan plan = begun(
+                "liming",
+                "How much lime for composted bracken under foxglove?",
+                "foxglove",
+                at(-16, 9),
+                new Pots(POT, 380, 0, 0, 0, 0.15, 0.1, 0),
+                1604);
+        Factor limestone =
+                LevelsText.parse("Ground limestone", FactorKind.DOSE, "0, 1, 2, 3, 4, 6 g/L", "", null, null);
+        return plan.with(Treatments.crossed(List.of(limestone), "composted bracken", List.of()), plan.pots())
+                .with(in(LayoutKind.COMPLETELY_RANDOM, 3, Site.named("Potting shed shelf"), 0, 1604));
+    }
+
     /** One bag of each, as somebody once did it. */
     Plan threeBags() {
         Plan plan = begun(

@@ -24,6 +24,11 @@ record Links(TrialRecord record, int comparedAt, int bench) {
         return "/trials/" + record.trial().id() + "/mixing?endpoint=" + kind.code();
     }
 
+    /** Where the amount for a pH is worked out. */
+    String liming() {
+        return "/trials/" + record.trial().id() + "/liming";
+    }
+
     String working(FigureKind kind, UnitResult unit) {
         return base() + "/working?kind=" + kind.code() + "&at=" + comparedAt + "&unit="
                 + unit.unit().code();

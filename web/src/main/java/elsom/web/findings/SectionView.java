@@ -107,6 +107,18 @@ public sealed interface SectionView {
         public record Strength(String name, int n, String salinity, String yield, String percent) {}
     }
 
+    /** pH over the amount of lime. */
+    record Lime(String title, String lookName, String unit, List<Target> targets, String doseHref, String data)
+            implements SectionView {
+        @Override
+        public String fragment() {
+            return "lime";
+        }
+
+        /** A pH with what brings the medium there. */
+        public record Target(String ph, String amount, String each, String remark) {}
+    }
+
     /** Means of a factorial's cells. */
     record Interaction(String title, String sentence, List<String> heads, List<Line> lines, String data)
             implements SectionView {

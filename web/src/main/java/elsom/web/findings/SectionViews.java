@@ -62,6 +62,9 @@ final class SectionViews {
         if (section instanceof Section.Threshold threshold) {
             return Optional.of(ThresholdViews.of(record, threshold.result()));
         }
+        if (section instanceof Section.LimeCurve lime) {
+            return Optional.of(LimeViews.of(record, lime.result(), links));
+        }
         if (section instanceof Section.Ranked ranked) {
             return Optional.of(ranked(ranked));
         }

@@ -6,6 +6,7 @@ import { drawCourse, courseTable, points } from './course.js';
 import { doses } from './dose.js';
 import { oneStop } from './grid.js';
 import { drawInteraction } from './interaction.js';
+import { drawLime } from './lime.js';
 import { drawThreshold } from './threshold.js';
 import { drawVolumes } from './volumes.js';
 
@@ -21,6 +22,7 @@ drawEach('contrasts', drawContrasts);
 drawEach('interaction', drawInteraction);
 drawEach('portions', drawVolumes);
 drawEach('threshold', drawThreshold);
+drawEach('lime', drawLime);
 document.querySelectorAll('[data-doses]').forEach(doses);
 document.querySelectorAll('[data-grid]').forEach(oneStop);
 

@@ -10,6 +10,7 @@ import elsom.core.protocol.MeasureParts;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.ProtocolData;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.results.TitrationAnswers;
 import java.util.List;
 
 /** Liming titration in jars. */
@@ -50,6 +51,7 @@ public final class LimingTitration {
                         "Needs 7 days or more: lime works slowly, coarse lime more slowly.",
                         "No answer outside the doses tried.",
                         "Holds for this lime's fineness and this lot.")
+                .answers(new TitrationAnswers())
                 .usually(3, LayoutKind.COMPLETELY_RANDOM, 0, 0, 0);
     }
 }

@@ -1,0 +1,78 @@
+package elsom.web.findings;
+
+import elsom.core.quantity.Typed;
+import elsom.core.quantity.UnitOfMeasure;
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/**
+ * What was asked of a liming curve, and what of it can't be.
+ *
+ * @param tested calcium carbonate equivalent of the product in the jars, in percent, as typed
+ * @param used of the product that will be used
+ */
+public record LimingForm(
+        String target,
+        double ph,
+        String batch,
+        double batchMl,
+        String tested,
+        double testedPercent,
+        String used,
+        double usedPercent,
+        Map<String, String> problems) {
+    private static final double LARGEST_ML = 100_000_000;
+
+    static LimingForm read(String target, String batch, String tested, String used) {
+        Map<String, String> problems = new LinkedHashMap<>();
+        return new LimingForm(
+                target.strip(),
+                number(target, UnitOfMeasure.PH, 0, 14, "target", "A pH from 0 to 14. Accepted: 6.0", problems),
+                batch.strip(),
+                number(
+                        batch,
+                        UnitOfMeasure.MILLILITRE,
+                        1,
+                        LARGEST_ML,
+                        "batch",
+                        "A volume from 1 mL to 100,000 L. Accepted: 50 L",
+                        problems),
+                tested.strip(),
+                percent(tested, "tested", problems),
+                used.strip(),
+                percent(used, "used", problems),
+                problems);
+    }
+
+    private static double percent(String text, String field, Map<String, String> problems) {
+        return number(
+                text.replace("%", ""),
+                UnitOfMeasure.COUNT,
+                1,
+                200,
+                field,
+                "A calcium carbonate equivalent from 1 to 200 %. Accepted: 100, or 109 for dolomite, 135 for slaked lime",
+                problems);
+    }
+
+    private static double number(
+            String text,
+            UnitOfMeasure unit,
+            double lowest,
+            double highest,
+            String field,
+            String ask,
+            Map<String, String> problems) {
+        if (Typed.parse(text, unit) instanceof Typed.Understood understood
+                && understood.stored().value() >= lowest
+                && understood.stored().value() <= highest) {
+            return understood.stored().value();
+        }
+        problems.put(field, ask + ".");
+        return lowest;
+    }
+
+    public String problem(String field) {
+        return problems.getOrDefault(field, "");
+    }
+}

@@ -1,0 +1,71 @@
+package elsom.web.findings;
+
+import elsom.core.chemistry.LimeDose;
+import elsom.core.protocol.Caution;
+import elsom.core.quantity.Decimals;
+import elsom.core.results.DoseResult;
+import elsom.core.results.TitrationAnswers;
+import elsom.core.results.TitrationResult;
+import elsom.core.stats.Outcome;
+import elsom.web.kit.TrialHeader;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * How much lime a batch needs.
+ *
+ * @param amount a litre, with its range; empty when nothing can be said
+ * @param remarks what to mind about this answer
+ */
+public record LimingPage(
+        TrialHeader header,
+        String title,
+        LimingForm form,
+        String amount,
+        String each,
+        String batch,
+        String refused,
+        String range,
+        List<String> remarks,
+        List<Caution> cautions) {
+    static LimingPage of(TrialHeader header, TitrationResult result, LimingForm form, List<Caution> cautions) {
+        Outcome<LimeDose> dose = form.problems().isEmpty()
+                ? result.curve()
+                        .then(curve -> LimeDose.of(
+                                curve, form.ph(), result.halfWidth(), form.testedPercent(), form.usedPercent()))
+                : Outcome.notEstimable("");
+        Optional<LimeDose> found = dose.asOptional();
+        return new LimingPage(
+                header,
+                result.product() + " at " + result.look().name(),
+                form,
+                found.map(one -> TitrationAnswers.amount(result, one)).orElse(""),
+                found.map(one -> grams(one, result.unitMl())).orElse(""),
+                found.map(one -> grams(one, form.batchMl())).orElse(""),
+                dose.whyNot()
+                        .filter(why -> !why.isEmpty())
+                        .map(why -> why + ".")
+                        .orElse(""),
+                result.range()
+                        .map(range -> "pH " + Decimals.fixed(range.low(), 2) + " to " + Decimals.fixed(range.high(), 2))
+                        .orElse("nothing"),
+                remarks(result, found),
+                cautions);
+    }
+
+    private static String grams(LimeDose dose, double millilitres) {
+        return DoseResult.number(dose.gramsPerLitre() * millilitres / 1000) + " g";
+    }
+
+    private static List<String> remarks(TitrationResult result, Optional<LimeDose> found) {
+        String moving = result.drift().map(TitrationResult.Drift::moving).orElse(true)
+                ? "pH was still moving at the last look, or was looked at once: the amount may overshoot."
+                : "";
+        String near = found.filter(LimeDose::nearEnd)
+                .map(one -> "This is near the end of what was tested: give a part first, and measure after two weeks.")
+                .orElse("");
+        return List.of(moving, near).stream()
+                .filter(remark -> !remark.isEmpty())
+                .toList();
+    }
+}
