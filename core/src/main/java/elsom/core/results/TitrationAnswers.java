@@ -151,16 +151,19 @@ public final class TitrationAnswers implements Analysis {
                         + Decimals.fixed(range.high(), 1) + " only, for this lot of medium and this product.");
     }
 
-    /** "2.4 g/L (2.1 to 2.8)". */
-    public static String amount(TitrationResult result, LimeDose dose) {
-        String unit = result.unit().symbol();
-        String within = dose.low().isPresent()
+    private static String amount(TitrationResult result, LimeDose dose) {
+        return (DoseResult.number(dose.gramsPerLitre()) + " " + result.unit().symbol()).strip()
+                + within(dose).map(range -> " (" + range + ")").orElse("");
+    }
+
+    /** "2.1 to 2.8"; empty where an end lies beyond what was tested. */
+    public static Optional<String> within(LimeDose dose) {
+        return dose.low().isPresent()
                         && dose.high().isPresent()
                         && dose.low().getAsDouble() < dose.high().getAsDouble()
-                ? " (" + DoseResult.number(dose.low().getAsDouble()) + " to "
-                        + DoseResult.number(dose.high().getAsDouble()) + ")"
-                : "";
-        return (DoseResult.number(dose.gramsPerLitre()) + " " + unit).strip() + within;
+                ? Optional.of(DoseResult.number(dose.low().getAsDouble()) + " to "
+                        + DoseResult.number(dose.high().getAsDouble()))
+                : Optional.empty();
     }
 
     private static List<String> details(TitrationResult result) {

@@ -46,7 +46,8 @@ final class LimeViews {
     private static SectionView.Lime.Target target(TitrationResult result, double ph, LimeDose dose) {
         return new SectionView.Lime.Target(
                 Decimals.fixed(ph, 1),
-                TitrationAnswers.amount(result, dose),
+                DoseResult.number(dose.gramsPerLitre()),
+                TitrationAnswers.within(dose).orElse("–"),
                 DoseResult.number(dose.gramsPerLitre() * result.unitMl() / 1000) + " g",
                 dose.nearEnd() ? "near the end of what was tested" : "");
     }

@@ -14,7 +14,8 @@ import java.util.Optional;
 /**
  * How much lime a batch needs.
  *
- * @param amount a litre, with its range; empty when nothing can be said
+ * @param amount a litre; empty when nothing can be said
+ * @param within the range of that amount; empty where it goes beyond what was tested
  * @param remarks what to mind about this answer
  */
 public record LimingPage(
@@ -22,6 +23,7 @@ public record LimingPage(
         String title,
         LimingForm form,
         String amount,
+        String within,
         String each,
         String batch,
         String refused,
@@ -39,7 +41,11 @@ public record LimingPage(
                 header,
                 result.product() + " at " + result.look().name(),
                 form,
-                found.map(one -> TitrationAnswers.amount(result, one)).orElse(""),
+                found.map(one -> (DoseResult.number(one.gramsPerLitre()) + " "
+                                        + result.unit().symbol())
+                                .strip())
+                        .orElse(""),
+                found.flatMap(TitrationAnswers::within).orElse(""),
                 found.map(one -> grams(one, result.unitMl())).orElse(""),
                 found.map(one -> grams(one, form.batchMl())).orElse(""),
                 dose.whyNot()
@@ -58,9 +64,11 @@ public record LimingPage(
     }
 
     private static List<String> remarks(TitrationResult result, Optional<LimeDose> found) {
-        String moving = result.drift().map(TitrationResult.Drift::moving).orElse(true)
-                ? "pH was still moving at the last look, or was looked at once: the amount may overshoot."
-                : "";
+        String moving = result.drift().isEmpty()
+                ? "pH was looked at once only: lime works for weeks, so the amount may overshoot."
+                : result.drift().get().moving()
+                        ? "pH was still moving at the last look: the amount may overshoot."
+                        : "";
         String near = found.filter(LimeDose::nearEnd)
                 .map(one -> "This is near the end of what was tested: give a part first, and measure after two weeks.")
                 .orElse("");

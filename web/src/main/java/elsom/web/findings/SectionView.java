@@ -116,7 +116,7 @@ public sealed interface SectionView {
         }
 
         /** A pH with what brings the medium there. */
-        public record Target(String ph, String amount, String each, String remark) {}
+        public record Target(String ph, String amount, String within, String each, String remark) {}
     }
 
     /** Means of a factorial's cells. */

@@ -13,6 +13,7 @@ import elsom.core.results.Findings;
 import elsom.core.results.GroupResult;
 import elsom.core.results.Section;
 import elsom.core.results.ThresholdResult;
+import elsom.core.results.TitrationResult;
 import elsom.core.stats.Summary;
 import elsom.core.trial.Bench;
 import elsom.core.trial.TrialId;
@@ -54,7 +55,7 @@ class DemoFindingsIT {
     /** Trials that have findings by now. */
     private List<TrialRecord> measured() throws Exception {
         List<TrialRecord> measured = new ArrayList<>();
-        for (int id = 1; id <= MOST_TRIALS && measured.size() < 6; id++) {
+        for (int id = 1; id <= MOST_TRIALS && measured.size() < 7; id++) {
             if (new Web(port).get("/trials/" + id + "/findings.json").statusCode() == 200) {
                 measured.add(trials.snapshot(new TrialId(id)));
             }
@@ -219,5 +220,62 @@ class DemoFindingsIT {
         assertThat(fit.threshold()).isCloseTo(answer.path("threshold_a").doubleValue(), within(1e-6));
         assertThat(fit.slopePercent()).isCloseTo(answer.path("slope_b").doubleValue(), within(1e-6));
         assertThat(fit.highest()).isCloseTo(answer.path("ymax").doubleValue(), within(1e-6));
+    }
+
+    @Test
+    void limeForAPhIsThatOfTheSums() throws Exception {
+        TitrationResult shown = found().stream()
+                .flatMap(findings -> findings.sections(Section.LimeCurve.class).stream())
+                .findFirst()
+                .orElseThrow()
+                .result();
+        ObjectNode input = JsonNodeFactory.instance.objectNode();
+        ArrayNode doses = input.putArray("amount");
+        ArrayNode phs = input.putArray("ph");
+        shown.jars().forEach(jar -> {
+            doses.add(jar.amount());
+            phs.add(jar.ph());
+        });
+        input.putArray("targets").add(6.0).add(6.5);
+        Calc calc = new Calc();
+        calc.ask("titration", input);
+        JsonNode targets = calc.answers().get(0).path("targets");
+        for (JsonNode target : targets) {
+            assertThat(shown.dose(target.path("target").doubleValue())
+                            .asOptional()
+                            .orElseThrow()
+                            .gramsPerLitre())
+                    .isCloseTo(target.path("dose_pchip").doubleValue(), within(1e-6));
+        }
+        assertThat(targets.size()).isEqualTo(2);
+    }
+
+    /** Each sheet says what is wrong at its field, keeps what was typed, and works out the rest. */
+    @Test
+    void sheetsAreWorkedOutOrSayWhatIsWrong() throws Exception {
+        Web web = new Web(port);
+        String dose = "/trials/" + trialWith(Section.Doses.class) + "/mixing?endpoint=injury";
+        assertThat(web.get(dose + "&volume=2%20L").body()).contains("stock + ", "2000 mL");
+        assertThat(web.get(dose + "&volume=%3Cb%3E").body())
+                .contains("Accepted")
+                .doesNotContain("<b>\"");
+        assertThat(web.get(dose + "&series=9").statusCode()).isEqualTo(404);
+        String lime = "/trials/" + trialWith(Section.LimeCurve.class) + "/liming?target=";
+        assertThat(web.get(lime + "6.0").body()).contains("g/L", "Tested: pH ");
+        assertThat(web.get(lime + "9").body()).contains("Above every pH that was measured");
+        assertThat(web.get(lime + "15").body()).contains("A pH from 0 to 14. Accepted: 6.0.", "value=\"15\"");
+        assertThat(web.get("/trials/1/liming").statusCode()).isEqualTo(404);
+    }
+
+    private TrialId trialWith(Class<? extends Section> kind) throws Exception {
+        return measured().stream()
+                .filter(record -> !workedOut
+                        .of(record, OptionalInt.empty())
+                        .sections(kind)
+                        .isEmpty())
+                .findFirst()
+                .orElseThrow()
+                .trial()
+                .id();
     }
 }
