@@ -128,13 +128,13 @@ public final class DoseAnswers implements Analysis {
     private static DoseEffect effect(Evidence evidence, Measure measure, Look look, List<DoseEffect.Given> given) {
         Observations either = UnitValues.of(evidence, measure, look, Optional.empty());
         Measure directed = measure.better() == Direction.EITHER
-                ? measure.with(measure.rule(), measure.scorer(), measure.weight(), worse(either, given))
+                ? measure.with(measure.rule(), measure.scorer(), measure.weight(), better(either, given))
                 : measure;
         return DoseEffect.of(UnitValues.of(evidence, directed, look, Optional.empty()), given, ALPHA);
     }
 
-    /** Where nobody says which way is better, what the highest dose does is taken for the harm. */
-    private static Direction worse(Observations seen, List<DoseEffect.Given> given) {
+    /** Where nobody says which way is better: away from what the highest dose does, which is taken for the harm. */
+    private static Direction better(Observations seen, List<DoseEffect.Given> given) {
         TreeMap<Double, Double> means = new TreeMap<>();
         given.forEach(one -> seen.seen().stream()
                 .filter(unit -> unit.arm() == one.arm())
