@@ -43,6 +43,11 @@ public record LimeDose(double gramsPerLitre, OptionalDouble low, OptionalDouble 
                         Math.abs(last - targetPh) < NEAR)));
     }
 
+    /** What a volume of medium needs, in grams. */
+    public double gramsFor(double millilitres) {
+        return gramsPerLitre * millilitres / 1000;
+    }
+
     private static OptionalDouble scaled(Outcome<Double> grams, double stronger) {
         return grams.asOptional()
                 .map(found -> OptionalDouble.of(found * stronger))

@@ -5,6 +5,9 @@ import elsom.core.chemistry.Titration;
 import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Dimension;
+import elsom.core.quantity.Quantity;
+import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.stats.Summary;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
@@ -34,7 +37,8 @@ public final class TitrationAnswers implements Analysis {
         List<Factor> factors = evidence.plan().treatments().factors();
         boolean series = factors.size() == 1
                 && factors.get(0).kind() == FactorKind.DOSE
-                && factors.get(0).measured();
+                && factors.get(0).measured()
+                && factors.get(0).unit().dimension() == Dimension.CONCENTRATION;
         List<Look> looks = evidence.looksOf(PH);
         if (series && !looks.isEmpty()) {
             TitrationResult result = result(evidence, factors.get(0), looks);
@@ -48,7 +52,7 @@ public final class TitrationAnswers implements Analysis {
         List<TitrationResult.Jar> jars = jars(evidence, amounts, last);
         return new TitrationResult(
                 amounts.name(),
-                amounts.unit(),
+                UnitOfMeasure.GRAM_PER_LITRE,
                 last,
                 jars,
                 Titration.of(jars.stream()
@@ -78,7 +82,10 @@ public final class TitrationAnswers implements Analysis {
                     .get(unit.treatment() - 1)
                     .levels()
                     .get(0);
-            double amount = Objects.requireNonNull(amounts.levels().get(level).amount());
+            double given = Objects.requireNonNull(amounts.levels().get(level).amount());
+            double amount = new Quantity(given, amounts.unit())
+                    .in(UnitOfMeasure.GRAM_PER_LITRE)
+                    .value();
             if (ph.isPresent() && ph.getAsDouble() > 0 && ph.getAsDouble() < 14) {
                 jars.add(new TitrationResult.Jar(unit.code().value(), unit.treatment() - 1, amount, ph.getAsDouble()));
             }

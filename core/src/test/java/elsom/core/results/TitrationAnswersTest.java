@@ -29,17 +29,24 @@ class TitrationAnswersTest {
     }
 
     private static Plan plan() {
+        return plan("0, 1, 2, 3, 4, 6 g/L");
+    }
+
+    private static Plan plan(String amounts) {
         Plan begun = APlan.of("liming").replicates(3).plan();
         return begun.with(
                 Treatments.crossed(
-                        List.of(LevelsText.parse("Limestone", FactorKind.DOSE, "0, 1, 2, 3, 4, 6 g/L", "", null, null)),
+                        List.of(LevelsText.parse("Limestone", FactorKind.DOSE, amounts, "", null, null)),
                         "composted bracken",
                         List.of()),
                 begun.pots());
     }
 
     private static Findings found(Truth truth, int looks) {
-        Plan plan = plan();
+        return found(plan(), truth, looks);
+    }
+
+    private static Findings found(Plan plan, Truth truth, int looks) {
         Measured measured = Measured.started(plan);
         for (Look look : measured.record().looks().subList(0, looks)) {
             for (ExperimentalUnit unit : measured.record().units()) {
@@ -69,6 +76,17 @@ class TitrationAnswersTest {
         assertThat(dose.low().orElseThrow()).isLessThan(3);
         assertThat(dose.high().orElseThrow()).isGreaterThan(3);
         assertThat(result.jars()).hasSize(18);
+    }
+
+    @Test
+    void amountsInAnotherUnitAreTheSameAmounts() {
+        Plan milligrams = plan("0, 1000, 2000, 3000, 4000, 6000 mg/L");
+        LimeDose dose = result(found(milligrams, TitrationAnswersTest::straight, 2))
+                .dose(6.1)
+                .asOptional()
+                .orElseThrow();
+        assertThat(dose.gramsPerLitre()).isCloseTo(3, within(1e-6));
+        assertThat(dose.gramsFor(500)).isCloseTo(1.5, within(1e-6));
     }
 
     @Test

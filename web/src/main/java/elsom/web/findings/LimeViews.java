@@ -48,7 +48,7 @@ final class LimeViews {
                 Decimals.fixed(ph, 1),
                 DoseResult.number(dose.gramsPerLitre()),
                 TitrationAnswers.within(dose).orElse("–"),
-                DoseResult.number(dose.gramsPerLitre() * result.unitMl() / 1000) + " g",
+                DoseResult.number(dose.gramsFor(result.unitMl())) + " g",
                 dose.nearEnd() ? "near the end of what was tested" : "");
     }
 

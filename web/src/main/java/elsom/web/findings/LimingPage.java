@@ -60,7 +60,7 @@ public record LimingPage(
     }
 
     private static String grams(LimeDose dose, double millilitres) {
-        return DoseResult.number(dose.gramsPerLitre() * millilitres / 1000) + " g";
+        return DoseResult.number(dose.gramsFor(millilitres)) + " g";
     }
 
     private static List<String> remarks(TitrationResult result, Optional<LimeDose> found) {
