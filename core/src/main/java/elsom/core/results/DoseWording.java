@@ -48,7 +48,8 @@ public final class DoseWording {
                 result.factor() + ", " + result.kind().label().toLowerCase(Locale.ROOT) + " at "
                         + result.look().name() + ": " + String.join("; ", parts) + ".",
                 "It holds for " + (result.crop().isBlank() ? "this species" : result.crop())
-                        + " of this age and for this stock only; the label and local rules come first.");
+                        + " of this age and for this stock only; the label and local rules come first."
+                        + " “None shown” is what these units could see, and few units see little.");
     }
 
     private static String tested(DoseResult result, DoseEffect effect) {
