@@ -12,11 +12,14 @@ import elsom.core.analysis.Value;
 import elsom.core.curve.DoseResponse;
 import elsom.core.curve.QuantalLevel;
 import elsom.core.quantity.Decimals;
+import elsom.core.stats.Interval;
 import elsom.core.stats.Outcome;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
@@ -27,8 +30,10 @@ import java.util.stream.Collectors;
  *
  * @param harmIsUp whether a higher reading is the harm, as for injury
  * @param curve not estimable with the reason in words
+ * @param tolerated the most harm, in the endpoint's unit (a share for counts), that may hide behind a "none"
  */
-public record DoseEffect(List<DoseUnit> units, boolean harmIsUp, Outcome<DoseCurve> curve, Tested tested) {
+public record DoseEffect(
+        List<DoseUnit> units, boolean harmIsUp, Outcome<DoseCurve> curve, Tested tested, double tolerated) {
     private static final int FEWEST = 4;
     private static final double NOTHING = 0.1;
     private static final double ALL = 0.9;
@@ -38,10 +43,13 @@ public record DoseEffect(List<DoseUnit> units, boolean harmIsUp, Outcome<DoseCur
      *
      * @param noec the highest dose below all that did harm; empty when the lowest did
      * @param loec the lowest dose that did harm; empty when none did
+     * @param unseen the harm at the NOEC, in the endpoint's unit (a share for counts), that these units could not have
+     *     told from none: the end of its interval; empty when there is no NOEC
      * @param test what was used
      * @param refused why nothing can be said; empty when it can
      */
-    public record Tested(OptionalDouble noec, OptionalDouble loec, String test, Optional<String> refused) {}
+    public record Tested(
+            OptionalDouble noec, OptionalDouble loec, OptionalDouble unseen, String test, Optional<String> refused) {}
 
     /** What a treatment of the series was given; {@code arm} is its index among the trial's. */
     public record Given(int arm, double dose) {}
@@ -59,8 +67,9 @@ public record DoseEffect(List<DoseUnit> units, boolean harmIsUp, Outcome<DoseCur
      * @param observations of all treatments of the trial
      * @param given the treatments of the series with the dose of each; the control has 0
      * @param alpha chance of a false harm over all doses; 0.05 usually
+     * @param tolerated the most harm that may hide behind a "none", in the endpoint's unit; a share for counts
      */
-    public static DoseEffect of(Observations observations, List<Given> given, double alpha) {
+    public static DoseEffect of(Observations observations, List<Given> given, double alpha, double tolerated) {
         List<DoseUnit> units = given.stream()
                 .flatMap(one -> observations.seen().stream()
                         .filter(unit -> unit.arm() == one.arm()
@@ -69,7 +78,11 @@ public record DoseEffect(List<DoseUnit> units, boolean harmIsUp, Outcome<DoseCur
                 .toList();
         boolean harmIsUp = observations.better() == Observations.Better.LOWER;
         return new DoseEffect(
-                units, harmIsUp, curve(observations.kind(), units, harmIsUp), tested(observations, given, alpha));
+                units,
+                harmIsUp,
+                curve(observations.kind(), units, harmIsUp),
+                tested(observations, given, alpha),
+                tolerated);
     }
 
     private static DoseUnit unit(Observed unit, double dose) {
@@ -181,21 +194,28 @@ public record DoseEffect(List<DoseUnit> units, boolean harmIsUp, Outcome<DoseCur
             return refused(judged.refused().get());
         }
         TreeMap<Double, Boolean> harmed = new TreeMap<>();
+        Map<Double, Double> unseen = new HashMap<>();
+        boolean up = observations.better() == Observations.Better.LOWER;
         for (Comparison c : judged.comparisons()) {
             treated.stream()
                     .filter(one -> one.arm() == c.treatment() && c.interval().isPresent())
-                    .forEach(one -> harmed.merge(one.dose(), c.answer() == Answer.WORSE, (a, b) -> a || b));
+                    .forEach(one -> {
+                        harmed.merge(one.dose(), c.answer() == Answer.WORSE, (a, b) -> a || b);
+                        Interval interval = c.interval().orElseThrow();
+                        unseen.merge(one.dose(), Math.max(0, up ? interval.high() : -interval.low()), Math::max);
+                    });
         }
         return harmed.isEmpty()
                 ? refused("No dose was read beside the control")
-                : found(harmed, judged.method().label());
+                : found(harmed, unseen, judged.method().label());
     }
 
     private static Tested refused(String reason) {
-        return new Tested(OptionalDouble.empty(), OptionalDouble.empty(), "", Optional.of(reason));
+        OptionalDouble none = OptionalDouble.empty();
+        return new Tested(none, none, none, "", Optional.of(reason));
     }
 
-    private static Tested found(TreeMap<Double, Boolean> harmed, String test) {
+    private static Tested found(TreeMap<Double, Boolean> harmed, Map<Double, Double> unseen, String test) {
         OptionalDouble loec = harmed.entrySet().stream()
                 .filter(Map.Entry::getValue)
                 .mapToDouble(Map.Entry::getKey)
@@ -204,7 +224,15 @@ public record DoseEffect(List<DoseUnit> units, boolean harmIsUp, Outcome<DoseCur
                 .mapToDouble(Double::doubleValue)
                 .filter(dose -> loec.isEmpty() || dose < loec.getAsDouble())
                 .max();
-        return new Tested(noec, loec, test, Optional.empty());
+        OptionalDouble missed = noec.isPresent()
+                ? OptionalDouble.of(Objects.requireNonNull(unseen.get(noec.getAsDouble())))
+                : OptionalDouble.empty();
+        return new Tested(noec, loec, missed, test, Optional.empty());
+    }
+
+    /** Whether a NOEC is worth its name: at it, more harm than is tolerated would have been told from none. */
+    public boolean proven() {
+        return tested.unseen().isPresent() && tested.unseen().getAsDouble() <= tolerated;
     }
 
     /**

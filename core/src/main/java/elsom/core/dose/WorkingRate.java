@@ -44,7 +44,11 @@ public record WorkingRate(double rate, double basis, Basis of, double factor, Be
     /**
      * The rate.
      *
-     * @return not estimable with the reason in words, where the control can't be relied on, or the lowest dose did harm
+     * <p>A NOEC of too few units is a dose at which nobody could have seen harm; it is worked with only where a curve
+     * bounds the harm at it, since the lesser of the two is taken.
+     *
+     * @return not estimable with the reason in words, where the control can't be relied on, the lowest dose did harm, or
+     *     harm that matters could have been missed
      * @throws IllegalArgumentException if the factor is below 1 or above 1000
      */
     public static Outcome<WorkingRate> of(DoseEffect effect, double factor) {
@@ -60,6 +64,11 @@ public record WorkingRate(double rate, double basis, Basis of, double factor, Be
         }
         double noec = tested.noec().getAsDouble();
         OptionalDouble ec10 = lowerEc10(effect);
+        if (ec10.isEmpty() && !effect.proven()) {
+            return Outcome.notEstimable("At " + Decimals.upTo(noec, 4)
+                    + " no harm was shown, but so few or so uneven units could have missed it: more units of each"
+                    + " strength, or strengths that do harm, would tell");
+        }
         boolean byCurve = ec10.isPresent() && ec10.getAsDouble() < noec;
         double basis = byCurve ? ec10.getAsDouble() : noec;
         double rate = basis / factor;

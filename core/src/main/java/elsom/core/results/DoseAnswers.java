@@ -1,5 +1,6 @@
 package elsom.core.results;
 
+import elsom.core.analysis.EndpointKind;
 import elsom.core.analysis.Observations;
 import elsom.core.dose.DoseEffect;
 import elsom.core.dose.WorkingRate;
@@ -11,6 +12,7 @@ import elsom.core.plan.Measure;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Question;
 import elsom.core.stats.Outcome;
+import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
@@ -29,6 +31,8 @@ import java.util.stream.IntStream;
 public final class DoseAnswers implements Analysis {
     private static final int FEWEST_DOSES = 3;
     private static final double ALPHA = 0.05;
+    private static final double FIFTH = 0.2;
+    private static final double QUARTER = 0.25;
 
     private final BiFunction<Evidence, Measure, Optional<Scene.Expected>> expected;
 
@@ -130,7 +134,40 @@ public final class DoseAnswers implements Analysis {
         Measure directed = measure.better() == Direction.EITHER
                 ? measure.with(measure.rule(), measure.scorer(), measure.weight(), better(either, given))
                 : measure;
-        return DoseEffect.of(UnitValues.of(evidence, directed, look, Optional.empty()), given, ALPHA);
+        Observations seen = UnitValues.of(evidence, directed, look, Optional.empty());
+        return DoseEffect.of(seen, given, ALPHA, tolerated(evidence, measure, seen, given));
+    }
+
+    /**
+     * The harm that may hide behind a "none": what the plan says matters, else a fifth of a scale, a fifth of all of a
+     * count, or a quarter of the control.
+     */
+    private static double tolerated(
+            Evidence evidence, Measure measure, Observations seen, List<DoseEffect.Given> given) {
+        double control = given.stream()
+                .filter(one -> one.dose() == 0)
+                .flatMapToDouble(one -> seen.seen().stream()
+                        .filter(unit -> unit.arm() == one.arm())
+                        .mapToDouble(unit -> unit.value().inSums())
+                        .filter(Double::isFinite))
+                .average()
+                .orElse(0);
+        Endpoint endpoint = evidence.record().endpoint(measure.endpoint().code());
+        double usual = switch (seen.kind()) {
+            case COUNT_OF -> FIFTH;
+            case SCORE -> FIFTH * (endpoint.highest() - endpoint.lowest());
+            default -> QUARTER * Math.abs(control);
+        };
+        return evidence.plan().asked().questions().stream()
+                .filter(question -> question.endpoint().equals(endpoint.code()) && question.matters() > 0)
+                // A percentage of next to no injury says nothing.
+                .filter(question -> !question.inPercent() || seen.kind() != EndpointKind.SCORE)
+                .mapToDouble(question -> question.inPercent()
+                        ? question.matters() / 100 * Math.abs(control)
+                        : question.matters() / (seen.kind() == EndpointKind.COUNT_OF ? endpoint.size() : 1))
+                .filter(matters -> matters > 0)
+                .max()
+                .orElse(usual);
     }
 
     /** Where nobody says which way is better: away from what the highest dose does, which is taken for the harm. */

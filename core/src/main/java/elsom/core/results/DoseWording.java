@@ -60,12 +60,25 @@ public final class DoseWording {
                     + tested.refused().get().substring(1);
         }
         if (tested.loec().isEmpty()) {
-            return "no harm was shown up to " + result.dose(tested.noec().orElseThrow()) + ", the highest tested";
+            return "no harm was shown up to " + result.dose(tested.noec().orElseThrow()) + ", the highest tested"
+                    + missed(result, effect);
         }
         String harm = "harm from " + result.dose(tested.loec().getAsDouble()) + " on";
         return tested.noec().isPresent()
-                ? harm + ", none shown up to " + result.dose(tested.noec().getAsDouble())
+                ? harm + ", none shown up to " + result.dose(tested.noec().getAsDouble()) + missed(result, effect)
                 : harm + ", the lowest tested: nothing weaker was";
+    }
+
+    /** What a "none" of few units may hide. */
+    private static String missed(DoseResult result, DoseEffect effect) {
+        return effect.proven() || effect.tested().unseen().isEmpty()
+                ? ""
+                : Double.isInfinite(effect.tested().unseen().getAsDouble())
+                        ? ", by so few units that any harm could have been missed"
+                        : ", where these units could have missed a harm of "
+                                + result.kind()
+                                        .finer()
+                                        .show(effect.tested().unseen().getAsDouble());
     }
 
     /** What can be worked with, and whether just that was tested. */

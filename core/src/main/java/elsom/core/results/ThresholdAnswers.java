@@ -96,7 +96,8 @@ public final class ThresholdAnswers implements Analysis {
                                 IntStream.range(0, record.treatments().size())
                                         .mapToObj(arm -> new DoseEffect.Given(arm, given(evidence, strengths, arm)))
                                         .toList(),
-                                ALPHA)
+                                ALPHA,
+                                0)
                         .tested(),
                 strengths(record, points, fit));
     }

@@ -29,6 +29,8 @@ class DoseEffectTest {
         return given;
     }
 
+    private static final double TOLERATED = 5;
+
     private static Observations seen(
             EndpointKind kind,
             Observations.Better better,
@@ -54,7 +56,8 @@ class DoseEffectTest {
                         DOSES,
                         dose -> new Value.Measured(truth.applyAsDouble(dose) + sd * noise.nextGaussian())),
                 given(DOSES),
-                0.05);
+                0.05,
+                TOLERATED);
     }
 
     private static double falling(double dose) {
@@ -110,7 +113,8 @@ class DoseEffectTest {
         DoseEffect short3 = DoseEffect.of(
                 seen(EndpointKind.MEASURED, Observations.Better.HIGHER, few, dose -> new Value.Measured(20 - dose)),
                 given(few),
-                0.05);
+                0.05,
+                TOLERATED);
         assertThat(short3.curve().whyNot().orElseThrow())
                 .contains("needs 4 doses or more")
                 .contains("3 were read");
@@ -125,7 +129,8 @@ class DoseEffectTest {
                         new double[] {1, 2, 4},
                         dose -> new Value.Measured(20 - dose)),
                 given(1, 2, 4),
-                0.05);
+                0.05,
+                TOLERATED);
         assertThat(effect.tested().refused().orElseThrow()).isEqualTo("There is no untreated control");
         assertThat(WorkingRate.of(effect, 2).whyNot()).isPresent();
     }
@@ -142,7 +147,8 @@ class DoseEffectTest {
                     return new Value.CountOf(alive, 20);
                 }),
                 given(DOSES),
-                0.05);
+                0.05,
+                TOLERATED);
         DoseCurve curve = effect.curve().asOptional().orElseThrow();
         assertThat(curve).isInstanceOf(CountedCurve.class);
         assertThat(effect.effective(50).orElseThrow().dose()).isCloseTo(1.2, within(0.12));
@@ -164,6 +170,34 @@ class DoseEffectTest {
                         .tested())
                 .isTrue();
         assertThatThrownBy(() -> WorkingRate.of(effect, 0.5)).hasMessageContaining("1 to 1000");
+    }
+
+    /** Six units that scatter by half their mean show no harm at any dose: that is not harmless. */
+    @Test
+    void aNoneOfTooFewUnitsAllowsNothing() {
+        double[] doses = {0, 1, 2, 4};
+        Random noise = new Random(21);
+        DoseEffect effect = DoseEffect.of(
+                seen(
+                        EndpointKind.MEASURED,
+                        Observations.Better.HIGHER,
+                        doses,
+                        dose -> new Value.Measured(20 + 9 * noise.nextGaussian())),
+                given(doses),
+                0.05,
+                TOLERATED);
+        assertThat(effect.tested().noec()).hasValue(4);
+        assertThat(effect.tested().unseen().orElseThrow()).isGreaterThan(TOLERATED);
+        assertThat(effect.proven()).isFalse();
+        assertThat(WorkingRate.of(effect, 2).whyNot().orElseThrow()).contains("units could have missed it");
+    }
+
+    @Test
+    void aNoneThatLeavesNoRoomForHarmStandsWithoutACurve() {
+        DoseEffect effect = measured(dose -> 10, 0.5, Observations.Better.HIGHER, new Random(1));
+        assertThat(effect.curve().asOptional()).isEmpty();
+        assertThat(effect.proven()).isTrue();
+        assertThat(WorkingRate.of(effect, 2).asOptional().orElseThrow().rate()).isEqualTo(2);
     }
 
     @Test
