@@ -7,6 +7,7 @@ import elsom.core.plan.PlannedLook;
 import elsom.core.plan.Recurring;
 import elsom.core.results.Analysis;
 import elsom.core.results.AskedQuestions;
+import elsom.core.results.BioassayAnswers;
 import elsom.core.results.DoseAnswers;
 import elsom.core.results.EndpointCourses;
 import elsom.core.results.EndpointFigures;
@@ -25,7 +26,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.BiFunction;
 
 /** A protocol whose endpoints are read off and compared as they are: only its sheet of data differs from others. */
 public final class ProtocolData implements Protocol {
@@ -105,6 +105,16 @@ public final class ProtocolData implements Protocol {
     public ProtocolData endingTogether() {
         habit = new Habit(habit.replicates(), habit.layout(), habit.plants(), habit.seeds(), habit.doseMl(), true);
         return this;
+    }
+
+    /** Findings of what a lot does to seedlings, with the board of causes, before all others. */
+    public ProtocolData diagnoses() {
+        own.add(new BioassayAnswers(new DoseAnswers(this::mustBe)));
+        return this;
+    }
+
+    private Optional<Scene.Expected> mustBe(Evidence evidence, Measure measure) {
+        return Optional.ofNullable(expected.get(measure.endpoint().code()));
     }
 
     /** An analysis of its own, whose answer comes first; without one a series of doses has the usual one. */
@@ -204,10 +214,8 @@ public final class ProtocolData implements Protocol {
 
     @Override
     public List<Analysis> analyses() {
-        BiFunction<Evidence, Measure, Optional<Scene.Expected>> must = (evidence, measure) ->
-                Optional.ofNullable(expected.get(measure.endpoint().code()));
-        List<Analysis> all = new ArrayList<>(own.isEmpty() ? List.of(new DoseAnswers(must)) : own);
-        all.add(AskedQuestions.ofReadings(must));
+        List<Analysis> all = new ArrayList<>(own.isEmpty() ? List.of(new DoseAnswers(this::mustBe)) : own);
+        all.add(AskedQuestions.ofReadings(this::mustBe));
         all.add(new EndpointCourses());
         all.add(new EndpointFigures());
         return List.copyOf(all);

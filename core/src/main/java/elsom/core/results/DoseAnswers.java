@@ -114,7 +114,7 @@ public final class DoseAnswers implements Analysis {
         return series;
     }
 
-    private DoseResult.Line line(
+    DoseResult.Line line(
             Evidence evidence, Measure measure, List<Look> looks, String name, List<DoseEffect.Given> given) {
         List<DoseResult.AtLook> atLooks = looks.stream()
                 .map(look -> {

@@ -1,5 +1,6 @@
 package elsom.core.results;
 
+import elsom.core.diagnosis.Likelihoods;
 import elsom.core.plan.Measure;
 import elsom.core.plan.Plan;
 import elsom.core.trial.EndpointCode;
@@ -20,8 +21,10 @@ public final class Evidence {
     private final TrialRecord record;
     private final Map<Integer, Set<EndpointCode>> read = new HashMap<>();
     private final int look;
+    private final Likelihoods likelihoods;
 
-    private Evidence(Plan plan, TrialRecord record, OptionalInt asked) {
+    private Evidence(Plan plan, TrialRecord record, OptionalInt asked, Likelihoods likelihoods) {
+        this.likelihoods = likelihoods;
         this.plan = plan;
         this.record = record;
         for (Reading reading : record.readings()) {
@@ -40,7 +43,12 @@ public final class Evidence {
      * @param asked the look's number; empty for the last complete one, else the last begun
      */
     public static Evidence of(Plan plan, TrialRecord record, OptionalInt asked) {
-        return new Evidence(plan, record, asked);
+        return of(plan, record, asked, Likelihoods.SHIPPED);
+    }
+
+    /** The same, with causes judged by another table. */
+    public static Evidence of(Plan plan, TrialRecord record, OptionalInt asked, Likelihoods likelihoods) {
+        return new Evidence(plan, record, asked, likelihoods);
     }
 
     private int chosen(OptionalInt asked) {
@@ -67,6 +75,11 @@ public final class Evidence {
     /** The look the trial is judged at; 0 before any reading. */
     public int look() {
         return look;
+    }
+
+    /** By what causes of injury are judged. */
+    public Likelihoods likelihoods() {
+        return likelihoods;
     }
 
     /** Looks that have a reading, in order of time. */

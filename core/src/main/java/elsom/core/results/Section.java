@@ -19,6 +19,9 @@ public sealed interface Section {
     /** pH over the amount of lime or sulfur. */
     record LimeCurve(TitrationResult result) implements Section {}
 
+    /** What a lot did to seedlings, with the board of causes. */
+    record Diagnosed(BioassayResult result) implements Section {}
+
     /** Treatments from best to worst. */
     record Ranked(Ranking ranking, List<String> remarks) implements Section {
         public Ranked {

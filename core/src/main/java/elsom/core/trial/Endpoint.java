@@ -76,6 +76,11 @@ public record Endpoint(
                 : new Endpoint(code, name, unit, Counting.SINGLE, 1, lowest, highest, decimals, readOf);
     }
 
+    /** Whether symptoms may stand beside its score, as in "7 cupped, twisted". */
+    public boolean takesSymptoms() {
+        return code.equals(EndpointCode.INJURY) && counting == Counting.SINGLE;
+    }
+
     /** Whether only whole numbers can be: counted things without decimals. */
     public boolean whole() {
         return unit == UnitOfMeasure.COUNT && decimals == 0;

@@ -6,6 +6,9 @@ import java.util.regex.Pattern;
 public record EndpointCode(String value) {
     private static final Pattern SHAPE = Pattern.compile("[a-z][a-z0-9-]{0,39}");
 
+    /** The score of injury, beside which symptoms may stand, whatever the kind of trial. */
+    public static final EndpointCode INJURY = new EndpointCode("injury");
+
     public EndpointCode {
         if (!SHAPE.matcher(value).matches()) {
             throw new IllegalArgumentException("an endpoint code is lower-case words with hyphens, got " + value);

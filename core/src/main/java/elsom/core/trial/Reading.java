@@ -1,7 +1,6 @@
 package elsom.core.trial;
 
 import elsom.core.quantity.Bounds;
-import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
@@ -29,13 +28,16 @@ public record Reading(
         Instrument instrument,
         @Nullable ReadingId supersedes,
         @Nullable CorrectionReason reason) {
+    /** What was typed with its symptoms may be longer than a number. */
+    public static final int LONGEST_TEXT = 120;
+
     public Reading {
         Bounds.present("a reading's number", id);
         Bounds.present("what a reading is of", ref);
         if (value != null) {
             Bounds.number("a reading", value, -Bounds.LARGEST, Bounds.LARGEST);
         }
-        Bounds.line("what was typed", typedText, Typed.LONGEST);
+        Bounds.line("what was typed", typedText, LONGEST_TEXT);
         Bounds.present("the unit that was typed", typedUnit);
         Bounds.instant("when a reading was taken", takenAt);
         Bounds.instant("when a reading was entered", recordedAt);

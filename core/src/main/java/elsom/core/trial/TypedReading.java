@@ -3,6 +3,7 @@ package elsom.core.trial;
 import elsom.core.quantity.Quantity;
 import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.seedling.InjuryScore;
 import java.util.Optional;
 import java.util.regex.Matcher;
 
@@ -16,7 +17,24 @@ public final class TypedReading {
         if (endpoint.counting() == Counting.COUNT_OF && counted.matches()) {
             return counted(text, endpoint, counted);
         }
-        Typed typed = Typed.parse(text, endpoint.unit());
+        if (endpoint.takesSymptoms()) {
+            Optional<InjuryScore> score = InjuryScore.typed(text);
+            if (score.isPresent() && text.strip().length() <= Reading.LONGEST_TEXT) {
+                return scored(text, endpoint, score.get());
+            }
+        }
+        return number(text, text, endpoint);
+    }
+
+    private static Typed scored(String text, Endpoint endpoint, InjuryScore score) {
+        return score.unknown().isPresent()
+                ? new Typed.Refused(
+                        text, "“" + score.unknown().get() + "” is no symptom known here", "7 cupped, twisted")
+                : number(score.number(), text, endpoint);
+    }
+
+    private static Typed number(String number, String text, Endpoint endpoint) {
+        Typed typed = Typed.parse(number, endpoint.unit());
         if (typed instanceof Typed.Understood understood
                 && !endpoint.allows(understood.stored().value())) {
             return new Typed.Refused(

@@ -68,6 +68,11 @@ public final class Measured {
     }
 
     public Measured add(ExperimentalUnit unit, Look look, String endpoint, int sub, double value) {
+        return typed(unit, look, endpoint, sub, value, Double.toString(value));
+    }
+
+    /** A value as somebody wrote it. */
+    public Measured typed(ExperimentalUnit unit, Look look, String endpoint, int sub, double value, String text) {
         ReadingRef ref = new ReadingRef(unit.code(), look.number(), new EndpointCode(endpoint), sub);
         ReadingId before = record.latest(ref).map(Reading::id).orElse(null);
         Instant at = look.plannedAt(record.trial().start());
@@ -76,7 +81,7 @@ public final class Measured {
                 new ReadingId(readings.size() + 1),
                 ref,
                 value,
-                Double.toString(value),
+                text,
                 record.endpoint(ref.endpoint()).unit(),
                 at,
                 at,

@@ -21,14 +21,16 @@ public final class InjuryBioassay {
                 .tells(
                         "Whether a compost or soil injures sensitive seedlings, and how that points to a weedkiller residue.",
                         "Does compost lot GW-32 injure peas more than GW-31 at half strength or neat?")
-                .measure(MeasureParts.of("injury", "Injury")
-                        .in(UnitOfMeasure.POINT)
-                        .highest(10)
-                        .decimals(0)
-                        .better(Direction.LOWER)
-                        .typicalCv(0.30)
-                        .secondsEach(20)
-                        .rule("0 none, 2 slight, 5 half affected, 8 severe, 10 dead; write symptoms as a note"))
+                .measure(
+                        MeasureParts.of("injury", "Injury")
+                                .in(UnitOfMeasure.POINT)
+                                .highest(10)
+                                .decimals(0)
+                                .better(Direction.LOWER)
+                                .typicalCv(0.30)
+                                .secondsEach(20)
+                                .rule(
+                                        "0 none, 2 slight, 5 half affected, 8 severe, 10 dead; then what is seen, as in 7 cupped, twisted"))
                 .measure(MeasureParts.of("alive", "Plants alive")
                         .in(UnitOfMeasure.COUNT)
                         .highest(1000)
@@ -54,10 +56,24 @@ public final class InjuryBioassay {
                         .typicalCv(0.25)
                         .secondsEach(60)
                         .rule("washed; 0 none or stubby and brown, 10 white and branched"))
+                .measure(MeasureParts.of("ec", "EC of the drained water")
+                        .in(UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE)
+                        .highest(60)
+                        .decimals(1)
+                        .typicalCv(0.10)
+                        .secondsEach(45)
+                        .rule("100 mL of clean water poured on, the first 30 mL that drain are measured"))
+                .measure(MeasureParts.of("ph", "pH of the drained water")
+                        .in(UnitOfMeasure.PH)
+                        .highest(14)
+                        .decimals(1)
+                        .typicalCv(0.03)
+                        .secondsEach(30)
+                        .rule("of the same water, meter calibrated the same day"))
                 .look("day 7", day(7), "injury", "alive")
                 .look("day 10", day(10), "injury")
                 .look("day 14", day(14), "injury", "alive")
-                .look("day 21, lift roots", day(21), "injury", "alive", "height", "roots")
+                .look("day 21, lift roots", day(21), "injury", "alive", "height", "roots", "ec", "ph")
                 .every(Recurring.Kind.WATER, "from below, saucers never shared", day(1), day(2), day(21))
                 .prepare(
                         "Clean pots and a clean medium",
@@ -75,6 +91,7 @@ public final class InjuryBioassay {
                         "Symptoms of some residues come in the second or third week: look until day 21.",
                         "Shows injury, not the substance: a laboratory names it.")
                 .expects("injury", 0, 2, "clean medium must leave plants next to unharmed, 2 points at most")
+                .diagnoses()
                 .usually(4, LayoutKind.BLOCKS, 8, 8, 0);
     }
 }

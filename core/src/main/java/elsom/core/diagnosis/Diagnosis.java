@@ -1,0 +1,155 @@
+package elsom.core.diagnosis;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Causes ranked by what was seen, each taken as equally likely beforehand and each sign as speaking for itself (naive
+ * Bayes). What the shares say beyond their order is not to be shown: signs are not independent, so they are too sure.
+ *
+ * @param standings most likely first
+ */
+public record Diagnosis(List<Standing> standings) {
+    /** How often half of a lot's units are said to show a symptom, or not to, by eyes that err in one of ten. */
+    static final double MISREAD = 0.05;
+
+    /** A cause is named when it stands for at least so much of all; below, the trial can't tell. */
+    static final double ENOUGH = 0.8;
+
+    /**
+     * A cause.
+     *
+     * @param share of belief in it, 0 to 1
+     * @param reasons what was seen, with what it says of this cause
+     */
+    public record Standing(Cause cause, double share, List<Reason> reasons) {
+        public Standing {
+            reasons = List.copyOf(reasons);
+        }
+    }
+
+    /** What one sign says of one cause. */
+    public record Reason(Seen seen, Weight weight) {}
+
+    /** How a sign speaks. */
+    public enum Weight {
+        STRONGLY_FOR("speaks strongly for it", "＋＋"),
+        FOR("speaks for it", "＋"),
+        SILENT("says nothing", "·"),
+        AGAINST("speaks against it", "－"),
+        STRONGLY_AGAINST("speaks strongly against it", "－－");
+
+        private static final double CLEAR = Math.log(1.5);
+        private static final double STRONG = Math.log(5);
+
+        private final String words;
+        private final String mark;
+
+        Weight(String words, String mark) {
+            this.words = words;
+            this.mark = mark;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        public String mark() {
+            return mark;
+        }
+
+        static Weight of(double logRatio) {
+            return logRatio >= STRONG
+                    ? STRONGLY_FOR
+                    : logRatio >= CLEAR
+                            ? FOR
+                            : logRatio > -CLEAR ? SILENT : logRatio > -STRONG ? AGAINST : STRONGLY_AGAINST;
+        }
+    }
+
+    public Diagnosis {
+        standings = List.copyOf(standings);
+    }
+
+    /** Ranks the causes; signs on which the table is silent say nothing. */
+    public static Diagnosis of(List<Seen> seen, Likelihoods table) {
+        Map<Cause, Double> logs = new EnumMap<>(Cause.class);
+        Map<Cause, List<Reason>> reasons = new EnumMap<>(Cause.class);
+        for (Cause cause : Cause.values()) {
+            logs.put(cause, 0.0);
+            reasons.put(cause, new ArrayList<>());
+        }
+        for (Seen one : seen) {
+            table.row(one.sign(), one.plants()).ifPresent(row -> {
+                for (Cause cause : Cause.values()) {
+                    double here = Math.log(likelihood(one, row, cause));
+                    logs.merge(cause, here, Double::sum);
+                    double others = Arrays.stream(Cause.values())
+                            .filter(other -> other != cause)
+                            .mapToDouble(other -> likelihood(one, row, other))
+                            .average()
+                            .orElseThrow();
+                    Objects.requireNonNull(reasons.get(cause)).add(new Reason(one, Weight.of(here - Math.log(others))));
+                }
+            });
+        }
+        double top = logs.values().stream().mapToDouble(log -> log).max().orElseThrow();
+        double sum =
+                logs.values().stream().mapToDouble(log -> Math.exp(log - top)).sum();
+        return new Diagnosis(Arrays.stream(Cause.values())
+                .map(cause -> new Standing(
+                        cause,
+                        Math.exp(Objects.requireNonNull(logs.get(cause)) - top) / sum,
+                        Objects.requireNonNull(reasons.get(cause))))
+                .sorted(Comparator.comparing(Standing::share).reversed())
+                .toList());
+    }
+
+    private static double likelihood(Seen seen, Likelihoods.Row row, Cause cause) {
+        double table = row.given(cause);
+        double present =
+                seen.sign().kind() == Sign.Kind.SYMPTOM ? table * (1 - MISREAD) + (1 - table) * MISREAD : table;
+        return seen.present() ? present : 1 - present;
+    }
+
+    public Standing first() {
+        return standings.get(0);
+    }
+
+    public Standing second() {
+        return standings.get(1);
+    }
+
+    /** The cause, where one stands out; empty when the table can't tell it from the next. */
+    public Optional<Cause> named() {
+        return first().share() >= ENOUGH ? Optional.of(first().cause()) : Optional.empty();
+    }
+
+    /**
+     * The test that would split the two most likely causes best.
+     *
+     * @param done signs that are already known
+     * @param groups indicator groups that were sown
+     */
+    public Optional<NextTest> next(Set<Sign> done, Set<IndicatorGroup> groups, Likelihoods table) {
+        return Arrays.stream(NextTest.values())
+                .filter(test -> test.open(done, groups))
+                .max(Comparator.comparing(test -> split(test, table)))
+                .filter(test -> split(test, table) > 0);
+    }
+
+    private double split(NextTest test, Likelihoods table) {
+        return test.signs().stream()
+                .flatMap(sign -> table.row(sign, test.plants()).stream())
+                .mapToDouble(row -> Math.abs(row.given(first().cause()) - row.given(second().cause())))
+                .max()
+                .orElse(0);
+    }
+}

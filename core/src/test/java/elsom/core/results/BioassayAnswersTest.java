@@ -1,0 +1,152 @@
+package elsom.core.results;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elsom.core.diagnosis.Cause;
+import elsom.core.diagnosis.NextTest;
+import elsom.core.diagnosis.Sign;
+import elsom.core.plan.APlan;
+import elsom.core.plan.Factor;
+import elsom.core.plan.FactorKind;
+import elsom.core.plan.Measured;
+import elsom.core.plan.Plan;
+import elsom.core.protocol.Protocols;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Look;
+import java.util.List;
+import java.util.OptionalInt;
+import org.junit.jupiter.api.Test;
+
+/** A lot is judged against its clean medium in each plant, and its cause is looked for only where it injures. */
+class BioassayAnswersTest {
+    private static final Factor MIXES = APlan.factor(
+            "Mix",
+            FactorKind.MATERIAL,
+            "leaf mould",
+            "1 GW-31 + 1 leaf mould",
+            "GW-31",
+            "1 GW-32 + 3 leaf mould",
+            "1 GW-32 + 1 leaf mould",
+            "GW-32");
+
+    /** What a unit of a treatment shows at a day, such as "7 cupped, twisted". */
+    @FunctionalInterface
+    private interface Eye {
+        String sees(String treatment, double days, int replicate);
+    }
+
+    private static Plan plan(Factor... factors) {
+        return APlan.of("seedling-injury").factors(factors).replicates(4).plan();
+    }
+
+    private static Findings found(Plan plan, Eye eye) {
+        Measured measured = Measured.started(plan);
+        for (Look look : measured.record().looks()) {
+            for (ExperimentalUnit unit : measured.record().units()) {
+                String text = eye.sees(
+                        measured.record().treatment(unit).name(), look.hoursAfterStart() / 24, unit.replicate());
+                measured.typed(unit, look, "injury", 1, Double.parseDouble(text.split(" ")[0]), text);
+            }
+        }
+        return Protocols.find(plan.protocol())
+                .orElseThrow()
+                .findings(Evidence.of(
+                        plan,
+                        measured.record(),
+                        OptionalInt.of(measured.record().looks().size())));
+    }
+
+    private static List<BioassayResult> results(Findings findings) {
+        return findings.sections(Section.Diagnosed.class).stream()
+                .map(Section.Diagnosed::result)
+                .toList();
+    }
+
+    private static String auxin(String treatment, double days, int replicate) {
+        boolean pea = treatment.startsWith("pea");
+        double share = !treatment.contains("GW-32")
+                ? 0
+                : treatment.contains("3 leaf mould") ? 0.25 : treatment.contains("+") ? 0.5 : 1;
+        long injury = Math.round((pea ? 9 * share * days / 21 : 0) + replicate % 2);
+        return injury >= 3 ? injury + " cupped, twisted" : String.valueOf(injury);
+    }
+
+    private final Factor seedlings = APlan.factor("Seedling", FactorKind.HANDLING, "pea", "barley");
+
+    @Test
+    void theLotThatCupsPeasAndSparesBarleyIsNamedAndTheOtherIsNot() {
+        Findings findings = found(plan(seedlings, MIXES), BioassayAnswersTest::auxin);
+        List<BioassayResult> lots = results(findings);
+        assertThat(lots).extracting(BioassayResult::lot).containsExactly("GW-31", "GW-32");
+        assertThat(lots.get(0).injurious()).isFalse();
+        assertThat(lots.get(0).diagnosis()).isEmpty();
+        assertThat(lots.get(1).contaminant()).contains(Cause.AUXIN);
+        assertThat(lots.get(1).clean()).isEqualTo("leaf mould");
+        assertThat(findings.answers().get(0).verdict().sentence())
+                .startsWith("GW-31 at day 21, lift roots: no injury of pea was shown up to 100 %")
+                .endsWith("Nothing here points to a contaminant.");
+        Findings.Answered second = findings.answers().get(1);
+        assertThat(second.verdict().sentence())
+                .startsWith("GW-32 at day 21, lift roots: pea is injured from ")
+                .contains("no injury of barley was shown up to 100 %")
+                .endsWith("Auxin-type weedkiller residue is likely.")
+                .doesNotContain("likely %");
+        assertThat(second.details()).anyMatch(said -> said.startsWith("For it: ") && said.contains("cupped leaf"));
+        assertThat(second.details()).anyMatch(said -> said.startsWith("Keep the lot apart"));
+        assertThat(second.verdict().wouldChange()).contains("laboratory").contains("no product or firm");
+    }
+
+    @Test
+    void injuryByShareHasItsOwnLineForEachPlantAndNoShareToWorkWith() {
+        Findings findings = found(plan(seedlings, MIXES), BioassayAnswersTest::auxin);
+        DoseResult shares = findings.sections(Section.Doses.class).get(1).result();
+        assertThat(shares.factor()).isEqualTo("Share of GW-32");
+        assertThat(shares.lines()).extracting(DoseResult.Line::name).containsExactly("pea", "barley");
+        assertThat(shares.lines().get(0).effect().levels())
+                .extracting(level -> level.dose())
+                .containsExactly(0.0, 25.0, 50.0, 100.0);
+        assertThat(shares.lines().get(0).rate().whyNot().orElseThrow()).contains("quarantine");
+    }
+
+    @Test
+    void aPairWithCharcoalSpeaks() {
+        Factor pair = APlan.factor("Pair", FactorKind.HANDLING, "as it is", "with charcoal");
+        Factor lots = APlan.factor("Mix", FactorKind.MATERIAL, "leaf mould", "GW-32");
+        Findings findings = found(plan(lots, pair), (treatment, days, replicate) -> {
+            boolean harmed = treatment.startsWith("GW-32") && !treatment.contains("charcoal");
+            return (harmed ? 7 + replicate % 2 : replicate % 2) + (harmed ? " stunted" : "");
+        });
+        BioassayResult result = results(findings).get(0);
+        assertThat(result.diagnosis().orElseThrow().first().reasons())
+                .anyMatch(reason ->
+                        reason.seen().sign() == Sign.CHARCOAL && reason.seen().present());
+        assertThat(result.species())
+                .singleElement()
+                .satisfies(one -> assertThat(one.name()).isEqualTo("marigold"));
+    }
+
+    @Test
+    void withoutSymptomsItCantTellAndSaysWhatWould() {
+        Factor lots = APlan.factor("Mix", FactorKind.MATERIAL, "leaf mould", "GW-32");
+        Findings findings = found(
+                plan(lots),
+                (treatment, days, replicate) -> String.valueOf((treatment.equals("GW-32") ? 6 : 0) + replicate % 2));
+        BioassayResult result = results(findings).get(0);
+        assertThat(result.injurious()).isTrue();
+        assertThat(result.contaminant()).isEmpty();
+        assertThat(result.next().map(NextTest::words)).isPresent();
+        assertThat(findings.answers().get(0).verdict().firmness()).isEqualTo(Verdict.Firmness.CANT_TELL);
+        assertThat(findings.answers().get(0).verdict().sentence()).contains("can't be told yet: ");
+        assertThat(findings.answers().get(0).details()).anyMatch(said -> said.startsWith("What would part "));
+    }
+
+    @Test
+    void anInjuredControlAllowsNoDiagnosis() {
+        Factor lots = APlan.factor("Mix", FactorKind.MATERIAL, "leaf mould", "GW-32");
+        Findings findings = found(
+                plan(lots),
+                (treatment, days, replicate) -> String.valueOf((treatment.equals("GW-32") ? 8 : 4) + replicate % 2));
+        assertThat(results(findings).get(0).refused().orElseThrow()).contains("is injured itself");
+        assertThat(results(findings).get(0).diagnosis()).isEmpty();
+    }
+}
