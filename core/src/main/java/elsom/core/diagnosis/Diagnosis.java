@@ -30,8 +30,34 @@ public record Diagnosis(List<Standing> standings) {
      * @param reasons what was seen, with what it says of this cause
      */
     public record Standing(Cause cause, double share, List<Reason> reasons) {
+        private static final double POSSIBLE = 0.2;
+        private static final double UNLIKELY = 0.02;
+
         public Standing {
             reasons = List.copyOf(reasons);
+        }
+
+        /** Whether it stands out far enough to be named. */
+        public boolean named() {
+            return share >= ENOUGH;
+        }
+
+        public boolean ruledOut() {
+            return share < UNLIKELY;
+        }
+
+        /** How far it can be held to be the cause, in words. */
+        public String word() {
+            return named() ? "likely" : share >= POSSIBLE ? "possible" : ruledOut() ? "all but ruled out" : "unlikely";
+        }
+
+        /** What a sign says of it; silent where it was not looked for. */
+        public Weight of(Seen seen) {
+            return reasons.stream()
+                    .filter(reason -> reason.seen().equals(seen))
+                    .map(Reason::weight)
+                    .findFirst()
+                    .orElse(Weight.SILENT);
         }
     }
 
@@ -40,19 +66,21 @@ public record Diagnosis(List<Standing> standings) {
 
     /** How a sign speaks. */
     public enum Weight {
-        STRONGLY_FOR("speaks strongly for it", "＋＋"),
-        FOR("speaks for it", "＋"),
-        SILENT("says nothing", "·"),
-        AGAINST("speaks against it", "－"),
-        STRONGLY_AGAINST("speaks strongly against it", "－－");
+        STRONGLY_FOR("speaks strongly for it", "++", 2),
+        FOR("speaks for it", "+", 1),
+        SILENT("says nothing", "·", 0),
+        AGAINST("speaks against it", "−", 1),
+        STRONGLY_AGAINST("speaks strongly against it", "−−", 2);
 
         private static final double CLEAR = Math.log(1.5);
         private static final double STRONG = Math.log(5);
 
         private final String words;
         private final String mark;
+        private final int loudness;
 
-        Weight(String words, String mark) {
+        Weight(String words, String mark, int loudness) {
+            this.loudness = loudness;
             this.words = words;
             this.mark = mark;
         }
@@ -117,6 +145,24 @@ public record Diagnosis(List<Standing> standings) {
         double present =
                 seen.sign().kind() == Sign.Kind.SYMPTOM ? table * (1 - MISREAD) + (1 - table) * MISREAD : table;
         return seen.present() ? present : 1 - present;
+    }
+
+    /** Signs that part the likeliest causes, those that speak loudest first. */
+    public List<Seen> telling(int most) {
+        List<Standing> top = standings.subList(0, 3);
+        return first().reasons().stream()
+                .map(Reason::seen)
+                .filter(seen -> top.stream()
+                                .map(standing -> standing.of(seen))
+                                .distinct()
+                                .count()
+                        > 1)
+                .sorted(Comparator.comparing((Seen seen) -> top.stream()
+                                .mapToInt(standing -> standing.of(seen).loudness)
+                                .sum())
+                        .reversed())
+                .limit(most)
+                .toList();
     }
 
     public Standing first() {

@@ -59,7 +59,7 @@ public enum Sign {
     }
 
     Sign(Symptom symptom) {
-        this(symptom.code(), symptom.label(), "no " + symptom.label(), Kind.SYMPTOM);
+        this(symptom.code(), symptom.label(), symptom.absent(), Kind.SYMPTOM);
     }
 
     public String code() {

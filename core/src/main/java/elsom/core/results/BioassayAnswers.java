@@ -37,15 +37,19 @@ public final class BioassayAnswers implements Analysis {
                 .filter(measure -> measure.endpoint().code().equals(EndpointCode.INJURY))
                 .findFirst();
         LotArms arms = LotArms.of(evidence);
-        injury.ifPresent(measure -> arms.lots().forEach(lot -> {
-            Map<LotArms.Where, List<DoseEffect.Given>> series = arms.series(lot);
-            if (series.keySet().stream().anyMatch(where -> where.remedy().isEmpty())) {
-                BioassayResult result = result(evidence, measure, arms, lot, series);
-                findings.answer(BioassayWording.of(result));
-                findings.section(new Section.Diagnosed(result));
-                findings.section(new Section.Doses(shares(evidence, result)));
-            }
-        }));
+        injury.ifPresent(measure -> arms.lots().stream()
+                .filter(lot -> arms.series(lot).keySet().stream()
+                        .anyMatch(where -> where.remedy().isEmpty()))
+                .map(lot -> result(evidence, measure, arms, lot, arms.series(lot)))
+                // What injures comes first.
+                .sorted(Comparator.comparing(BioassayResult::injurious).reversed())
+                .forEach(result -> {
+                    findings.answer(BioassayWording.of(result));
+                    findings.section(new Section.Diagnosed(result));
+                    if (result.injurious()) {
+                        findings.section(new Section.Doses(shares(evidence, result)));
+                    }
+                }));
     }
 
     private BioassayResult result(
@@ -83,23 +87,21 @@ public final class BioassayAnswers implements Analysis {
                 .findFirst();
     }
 
-    /** Without a share to work with where it injures at any. */
+    /** Without a share to work with: a lot that injures in one plant is not used under another. */
     private static DoseResult.Line kept(DoseResult.Line line) {
-        return line.effect().tested().loec().isEmpty()
-                ? line
-                : new DoseResult.Line(
-                        line.name(),
-                        line.atLooks().stream()
-                                .map(at ->
-                                        new DoseResult.AtLook(at.look(), at.effect(), Outcome.notEstimable(NOT_USED)))
-                                .toList(),
-                        Outcome.notEstimable(NOT_USED),
-                        line.areas());
+        return new DoseResult.Line(
+                line.name(),
+                line.atLooks().stream()
+                        .map(at -> new DoseResult.AtLook(at.look(), at.effect(), Outcome.notEstimable(NOT_USED)))
+                        .toList(),
+                Outcome.notEstimable(NOT_USED),
+                line.areas());
     }
 
     private static DoseResult shares(Evidence evidence, BioassayResult result) {
         return new DoseResult(
                 FigureKind.of(evidence.record().endpoint(EndpointCode.INJURY)),
+                DoseResult.By.SHARE,
                 "Share of " + result.lot(),
                 UnitOfMeasure.PERCENT,
                 OptionalDouble.empty(),

@@ -85,6 +85,7 @@ public final class DoseAnswers implements Analysis {
                 ? Optional.empty()
                 : Optional.of(new DoseResult(
                         FigureKind.of(evidence.record().endpoint(code)),
+                        DoseResult.By.STRENGTH,
                         doses.name(),
                         doses.unit(),
                         doses.labelRate() == null ? OptionalDouble.empty() : OptionalDouble.of(doses.labelRate()),

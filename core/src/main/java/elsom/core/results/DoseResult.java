@@ -13,6 +13,7 @@ import java.util.OptionalDouble;
 /**
  * What a series of doses did to one endpoint.
  *
+ * @param by what sort of doses they are
  * @param factor what was given, as the plan calls it
  * @param unit of doses
  * @param crop in the plan's words; empty when it says none
@@ -20,12 +21,29 @@ import java.util.OptionalDouble;
  */
 public record DoseResult(
         FigureKind kind,
+        By by,
         String factor,
         UnitOfMeasure unit,
         OptionalDouble labelRate,
         String crop,
         Look look,
         List<Line> lines) {
+    /** What doses are of. */
+    public enum By {
+        STRENGTH("strength"),
+        SHARE("share");
+
+        private final String label;
+
+        By(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
     /**
      * One series.
      *

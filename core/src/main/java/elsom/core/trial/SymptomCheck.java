@@ -5,6 +5,7 @@ import elsom.core.seedling.Symptom;
 import java.util.Comparator;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 
 /** Whether there is a plant on which a symptom can be seen. */
 public final class SymptomCheck {
@@ -17,13 +18,13 @@ public final class SymptomCheck {
      * @param sown whether anything was sown or planted in the trial's units
      * @return empty when nothing does, and for readings without symptoms
      */
-    public static Optional<String> problem(TrialRecord record, ReadingRef ref, String text, boolean sown) {
+    public static Optional<String> problem(TrialRecord record, ReadingRef ref, String text, BooleanSupplier sown) {
         Endpoint endpoint = record.endpoint(ref.endpoint());
         Optional<InjuryScore> score = endpoint.takesSymptoms() ? InjuryScore.typed(text) : Optional.empty();
         if (score.isEmpty() || score.get().symptoms().isEmpty()) {
             return Optional.empty();
         }
-        if (!sown) {
+        if (!sown.getAsBoolean()) {
             return Optional.of("Nothing is sown in this trial's units, so there is no seedling to show "
                     + score.get().words()
                     + ". Accepted: the number alone, or say in the plan how many seeds or plants a"

@@ -77,15 +77,15 @@ class BioassayAnswersTest {
     void theLotThatCupsPeasAndSparesBarleyIsNamedAndTheOtherIsNot() {
         Findings findings = found(plan(seedlings, MIXES), BioassayAnswersTest::auxin);
         List<BioassayResult> lots = results(findings);
-        assertThat(lots).extracting(BioassayResult::lot).containsExactly("GW-31", "GW-32");
-        assertThat(lots.get(0).injurious()).isFalse();
-        assertThat(lots.get(0).diagnosis()).isEmpty();
-        assertThat(lots.get(1).contaminant()).contains(Cause.AUXIN);
-        assertThat(lots.get(1).clean()).isEqualTo("leaf mould");
-        assertThat(findings.answers().get(0).verdict().sentence())
+        assertThat(lots).extracting(BioassayResult::lot).containsExactly("GW-32", "GW-31");
+        assertThat(lots.get(1).injurious()).isFalse();
+        assertThat(lots.get(1).diagnosis()).isEmpty();
+        assertThat(lots.get(0).contaminant()).contains(Cause.AUXIN);
+        assertThat(lots.get(0).clean()).isEqualTo("leaf mould");
+        assertThat(findings.answers().get(1).verdict().sentence())
                 .startsWith("GW-31 at day 21, lift roots: no injury of pea was shown up to 100 %")
                 .endsWith("Nothing here points to a contaminant.");
-        Findings.Answered second = findings.answers().get(1);
+        Findings.Answered second = findings.answers().get(0);
         assertThat(second.verdict().sentence())
                 .startsWith("GW-32 at day 21, lift roots: pea is injured from ")
                 .contains("no injury of barley was shown up to 100 %")
@@ -99,7 +99,7 @@ class BioassayAnswersTest {
     @Test
     void injuryByShareHasItsOwnLineForEachPlantAndNoShareToWorkWith() {
         Findings findings = found(plan(seedlings, MIXES), BioassayAnswersTest::auxin);
-        DoseResult shares = findings.sections(Section.Doses.class).get(1).result();
+        DoseResult shares = findings.sections(Section.Doses.class).get(0).result();
         assertThat(shares.factor()).isEqualTo("Share of GW-32");
         assertThat(shares.lines()).extracting(DoseResult.Line::name).containsExactly("pea", "barley");
         assertThat(shares.lines().get(0).effect().levels())

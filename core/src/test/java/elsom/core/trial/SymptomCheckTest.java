@@ -19,7 +19,8 @@ class SymptomCheckTest {
     }
 
     private String problem(int look, String text, boolean sown) {
-        return SymptomCheck.problem(trial.record(), injury(look), text, sown).orElse("");
+        return SymptomCheck.problem(trial.record(), injury(look), text, () -> sown)
+                .orElse("");
     }
 
     @Test
@@ -37,7 +38,8 @@ class SymptomCheckTest {
         assertThat(problem(2, "10 collapsed, mould", true)).isEmpty();
         trial.lose(trial.unit(1, 1), trial.record().looks().get(1));
         ReadingRef lost = new ReadingRef(trial.unit(1, 1).code(), 3, EndpointCode.INJURY);
-        assertThat(SymptomCheck.problem(trial.record(), lost, "5 yellow", true).orElseThrow())
+        assertThat(SymptomCheck.problem(trial.record(), lost, "5 yellow", () -> true)
+                        .orElseThrow())
                 .contains("lost or dead at day 10");
     }
 

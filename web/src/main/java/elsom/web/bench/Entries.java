@@ -1,5 +1,6 @@
 package elsom.web.bench;
 
+import elsom.core.plan.Pots;
 import elsom.core.protocol.Concern;
 import elsom.core.protocol.Protocols;
 import elsom.core.quantity.Typed;
@@ -10,6 +11,7 @@ import elsom.core.trial.Look;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.ReadingRef;
+import elsom.core.trial.SymptomCheck;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.TypedReading;
@@ -19,6 +21,7 @@ import elsom.web.platform.Station;
 import elsom.web.trial.Entered;
 import elsom.web.trial.Logbook;
 import elsom.web.trial.NewReading;
+import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
 import java.time.Clock;
 import java.time.Instant;
@@ -34,11 +37,13 @@ class Entries {
     private static final long LONGEST_WAIT_MS = 30L * 24 * 3600 * 1000;
 
     private final Trials trials;
+    private final Plans plans;
     private final Logbook logbook;
     private final Clock clock;
 
-    Entries(Trials trials, Logbook logbook, Clock clock) {
+    Entries(Trials trials, Plans plans, Logbook logbook, Clock clock) {
         this.trials = trials;
+        this.plans = plans;
         this.logbook = logbook;
         this.clock = clock;
     }
@@ -54,6 +59,10 @@ class Entries {
         Typed typed = TypedReading.of(form.text(), endpoint);
         if (typed instanceof Typed.Refused refused) {
             return refused(record, form, refused.message());
+        }
+        Optional<String> impossible = SymptomCheck.problem(record, ref, form.text(), () -> sown(trial));
+        if (impossible.isPresent()) {
+            return refused(record, form, impossible.get());
         }
         Typed.Understood understood = (Typed.Understood) typed;
         Entered entered = logbook.enter(trial, reading(record, form, ref, understood, station));
@@ -72,6 +81,11 @@ class Entries {
                     concern.map(Concern::sentence).orElse(""));
         }
         return answer(EntryAnswer.Status.STALE, after, ref, staleMessage(after, (Entered.Stale) entered));
+    }
+
+    private boolean sown(TrialId trial) {
+        Pots pots = plans.plan(trial).pots();
+        return pots.plants() > 0 || pots.seeds() > 0;
     }
 
     private static Optional<ReadingRef> ref(TrialRecord record, EntryForm form) {

@@ -94,9 +94,9 @@ class DemoData implements SmartInitializingSingleton {
             transaction.executeWithoutResult(status -> {
                 roofTrays();
                 plugPots();
-                DemoPlans.all(clock.instant(), ZoneId.systemDefault())
-                        .forEach((name, plan) -> plans.begin(plan, token(name)));
-                growth.fill(new DemoPlans(clock.instant(), ZoneId.systemDefault()), clock.instant());
+                DemoPlans demo = new DemoPlans(clock.instant(), ZoneId.systemDefault());
+                plans.begin(demo.brews(), token("brews"));
+                growth.fill(demo, clock.instant());
             });
         }
     }

@@ -1,5 +1,6 @@
 package elsom.web.demo;
 
+import elsom.core.mix.Quarantine;
 import elsom.core.plan.Plan;
 import elsom.core.quantity.Decimals;
 import elsom.core.trial.Endpoint;
@@ -16,8 +17,10 @@ import elsom.core.trial.TrialRecord;
 import elsom.web.trial.Logbook;
 import elsom.web.trial.NewReading;
 import elsom.web.trial.Plans;
+import elsom.web.trial.Quarantines;
 import elsom.web.trial.Trials;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,8 +38,10 @@ class DemoGrowth {
     private final Trials trials;
     private final Plans plans;
     private final Logbook logbook;
+    private final Quarantines quarantines;
 
-    DemoGrowth(Trials trials, Plans plans, Logbook logbook) {
+    DemoGrowth(Trials trials, Plans plans, Logbook logbook, Quarantines quarantines) {
+        this.quarantines = quarantines;
         this.trials = trials;
         this.plans = plans;
         this.logbook = logbook;
@@ -88,6 +93,19 @@ class DemoGrowth {
         read(begun("digestate", demo.digestate()), now, DemoGrowth::digestate);
         read(begun("three bags", demo.threeBags()), now, DemoGrowth::threeBags);
         read(begun("bracken", demo.bracken()), now, DemoGrowth::bracken);
+        TrialId residue = begun("residue", demo.residue());
+        read(residue, now, DemoGrowth::residue, DemoGrowth::marks);
+        plans.unblind(residue, "all looks are done", STATION);
+        read(begun("charcoal", demo.charcoalPair()), now, DemoGrowth::residue, DemoGrowth::marks);
+        quarantines.keepApart(new Quarantine(
+                "GW-32",
+                "injured peas; auxin-type weedkiller residue is likely",
+                now.minus(Duration.ofDays(16)),
+                STATION,
+                "two barrows into the herb beds",
+                residue.value(),
+                null,
+                ""));
     }
 
     private TrialId begun(String name, Plan plan) {
@@ -101,7 +119,17 @@ class DemoGrowth {
     }
 
     private void read(TrialId id, Instant now, Truth truth) {
-        TrialRecord record = trials.snapshot(id);
+        read(id, now, truth, (seen, value) -> "");
+    }
+
+    /** What is seen beside a score. */
+    @FunctionalInterface
+    private interface Marks {
+        String of(Case seen, double value);
+    }
+
+    private void read(TrialId id, Instant now, Truth truth, Marks marks) {
+        TrialRecord record = trials.key(id);
         Random noise = new Random(record.trial().seed());
         double[] vigour = noise.doubles(record.units().size(), -1, 1).toArray();
         List<NewReading> readings = new ArrayList<>();
@@ -109,7 +137,7 @@ class DemoGrowth {
             Instant at = look.plannedAt(record.trial().start());
             for (int i = 0; i < record.units().size() && at.isBefore(now); i++) {
                 at = at.plusSeconds(20 + noise.nextInt(20));
-                readings.addAll(unit(record, look, record.units().get(i), at, noise, vigour[i], truth));
+                readings.addAll(unit(record, look, record.units().get(i), at, noise, vigour[i], truth, marks));
             }
         }
         logbook.enterAll(id, readings);
@@ -122,18 +150,19 @@ class DemoGrowth {
             Instant at,
             Random noise,
             double vigour,
-            Truth truth) {
+            Truth truth,
+            Marks marks) {
         List<NewReading> readings = new ArrayList<>();
         for (EndpointCode code : look.endpoints()) {
             Endpoint endpoint = record.endpoint(code);
             for (int sub = 1; sub <= endpoint.readingsEach(); sub++) {
-                double value = truth.of(
-                        new Case(record.treatment(unit), endpoint, look.hoursAfterStart() / 24, noise, vigour));
-                String text = Decimals.fixed(
-                        Math.max(endpoint.lowest(), Math.min(endpoint.highest(), value)), endpoint.decimals());
+                Case seen = new Case(record.treatment(unit), endpoint, look.hoursAfterStart() / 24, noise, vigour);
+                String number = Decimals.fixed(
+                        Math.max(endpoint.lowest(), Math.min(endpoint.highest(), truth.of(seen))), endpoint.decimals());
+                String text = number + marks.of(seen, Double.parseDouble(number));
                 readings.add(new NewReading(
                         new ReadingRef(unit.code(), look.number(), code, sub),
-                        Double.parseDouble(text),
+                        Double.parseDouble(number),
                         text,
                         endpoint.unit(),
                         at,
@@ -198,6 +227,43 @@ class DemoGrowth {
                         + 0.04 * seen.vigour()
                         + 0.03 * seen.noise().nextGaussian()
                 : 0.4 + 0.05 * seen.dose() + 0.02 * seen.noise().nextGaussian();
+    }
+
+    /** Peas suffer from a quarter of GW-32 on, from the second week; barley doesn't; charcoal takes most of it away. */
+    private static double residue(Case seen) {
+        String name = seen.treatment().name();
+        boolean pea = !name.contains("barley");
+        double share = !name.contains("GW-32") ? 0 : name.contains("3 leaf") ? 0.25 : name.contains("1 leaf") ? 0.5 : 1;
+        double held = name.contains("charcoal") ? 0.12 : 1;
+        double harm =
+                pea ? held * Math.pow(share, 0.7) * Math.min(1, Math.max(0, (seen.days() - 5) / 12)) : 0.04 * share;
+        if (seen.is("injury")) {
+            return 8.6 * harm + 0.5 + 0.5 * seen.vigour() + 0.2 * seen.noise().nextGaussian();
+        }
+        if (seen.is("alive")) {
+            return seen.chance(0.96 - 0.1 * harm);
+        }
+        if (seen.is("ec")) {
+            return 1.1 + 0.5 * share + 0.1 * seen.noise().nextGaussian();
+        }
+        if (seen.is("ph")) {
+            return 6.3 + 0.5 * share + 0.08 * seen.noise().nextGaussian();
+        }
+        return seen.is("height")
+                ? (pea ? 21 : 26) * (1 - 0.6 * harm) + 1.2 * seen.vigour()
+                : 8.5 - 4 * harm + 0.6 * seen.vigour();
+    }
+
+    /** What the eye sees at a score; now and then something that means nothing. */
+    private static String marks(Case seen, double value) {
+        if (!seen.is("injury")) {
+            return "";
+        }
+        boolean residue = seen.treatment().name().contains("GW-32");
+        if (residue && value >= 3) {
+            return value >= 5 ? " cupped, twisted, stunted" : " cupped, twisted";
+        }
+        return seen.noise().nextInt(12) == 0 ? " chewed" : "";
     }
 
     /** One bag each, as it was in the notebook. */

@@ -34,9 +34,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.EnumSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 
 /** Plans of the demo yard that have not started yet, dated from the day the demo is filled. */
 final class DemoPlans {
@@ -52,15 +50,6 @@ final class DemoPlans {
     DemoPlans(Instant now, ZoneId zone) {
         this.now = now;
         this.zone = zone;
-    }
-
-    /** All plans by a name that stays the same. */
-    static Map<String, Plan> all(Instant now, ZoneId zone) {
-        DemoPlans demo = new DemoPlans(now, zone);
-        Map<String, Plan> plans = new LinkedHashMap<>();
-        plans.put("residue", demo.residue());
-        plans.put("brews", demo.brews());
-        return plans;
     }
 
     private Instant at(int days, int hour) {
@@ -112,12 +101,12 @@ final class DemoPlans {
     }
 
     /** Two lots of compost at three strengths, for a legume and a grass, scored blind. */
-    private Plan residue() {
+    Plan residue() {
         Plan plan = begun(
                 "seedling-injury",
                 "Does GW-32 carry weedkiller?",
                 "field pea and barley",
-                at(2, 9),
+                at(-38, 9),
                 new Pots(POT, 380, 8, 8, 220, 0.15, 0.1, 0),
                 3232);
         String mixes = "leaf mould, 1 GW-31 + 3 leaf mould, 1 GW-31 + 1 leaf mould, GW-31, 1 GW-32 + 3 leaf mould,"
@@ -148,6 +137,28 @@ final class DemoPlans {
                 grid,
                 asks(List.of(5, 6, 7), 1, "injury", Direction.HIGHER, 2, false),
                 asks(List.of(12, 13, 14), 8, "injury", Direction.HIGHER, 2, false));
+    }
+
+    /** The pair that told: the suspect with and without charcoal, under peas, begun two weeks into the first trial. */
+    Plan charcoalPair() {
+        Plan plan = begun(
+                "seedling-injury",
+                "Does charcoal take the harm out of GW-32?",
+                "field pea",
+                at(-24, 9),
+                new Pots(POT, 380, 8, 8, 220, 0.15, 0.1, 0),
+                1414);
+        return asking(
+                plan.with(
+                                Treatments.crossed(
+                                        List.of(
+                                                factor("Mix", FactorKind.MATERIAL, "leaf mould, GW-32"),
+                                                factor("Pair", FactorKind.HANDLING, "as it is, with charcoal")),
+                                        "",
+                                        List.of()),
+                                plan.pots())
+                        .with(in(LayoutKind.BLOCKS, 4, Site.named("Tunnel table"), 0, 1414)),
+                asks(List.of(4), 3, "injury", Direction.LOWER, 2, false));
     }
 
     /** A drench at six strengths; daily looks at first, the last after ten days. */
@@ -264,7 +275,7 @@ final class DemoPlans {
     }
 
     /** Buckets that start apart and end together, ready to start tomorrow. */
-    private Plan brews() {
+    Plan brews() {
         Plan plan = begun(
                 "brew",
                 "Air stone and kelp in an aerated extract: which raises the fungi?",

@@ -39,7 +39,11 @@ enum PackageFile {
             "mishaps",
             "number:integer kind:string note:string units:string look:integer happened_at:datetime station:string"
                     + " withdrawn_at:datetime"),
-    AMENDMENTS("amendments", "number:integer at:datetime station:string reason:string changes:string");
+    AMENDMENTS("amendments", "number:integer at:datetime station:string reason:string changes:string"),
+    QUARANTINE(
+            "quarantine",
+            "lot:string reason:string since:datetime station:string gone_to:string lifted_at:datetime"
+                    + " lifted_why:string");
 
     /** Files that tell what every unit of a trial got. */
     static final List<PackageFile> HIDDEN_WHILE_BLIND = List.of(TREATMENTS, UNITS);
@@ -84,7 +88,7 @@ enum PackageFile {
 
     /** Whether a package without this file is whole: it came later than the others. */
     boolean optional() {
-        return this == AMENDMENTS;
+        return this == AMENDMENTS || this == QUARANTINE;
     }
 
     static Optional<PackageFile> at(String path) {

@@ -8,6 +8,7 @@ import elsom.core.trial.Instrument;
 import elsom.core.trial.Look;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingRef;
+import elsom.core.trial.SymptomCheck;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.TypedReading;
 import elsom.core.trial.UnitCode;
@@ -113,18 +114,25 @@ final class ReadingsCsv {
         Endpoint endpoint = record.endpoint(ref.endpoint());
         Typed.Understood value = value(row, endpoint);
         Optional<Reading> standing = record.current(ref);
-        if (standing.map(reading -> same(reading, value)).orElse(false)) {
+        if (standing.map(reading -> same(reading, value)
+                        && (!endpoint.takesSymptoms()
+                                || typed(row, endpoint)
+                                        .map(reading.typedText()::equals)
+                                        .orElse(true)))
+                .orElse(false)) {
             return Optional.empty();
         }
+        SymptomCheck.problem(record, ref, typed(row, endpoint).orElse(value.text()), () -> true)
+                .ifPresent(problem -> {
+                    throw row.refuse("typed: " + problem);
+                });
         Look look = record.look(ref.look()).orElseThrow();
         Instant planned = standing.map(Reading::takenAt)
                 .orElse(look.plannedAt(record.trial().start()));
         return Optional.of(new NewReading(
                 ref,
                 value.stored().value(),
-                row.optional("typed")
-                        .filter(typed -> typed.length() <= Typed.LONGEST)
-                        .orElse(value.text()),
+                typed(row, endpoint).orElse(value.text()),
                 value.typed().unit(),
                 row.optional("taken_at").isPresent() ? row.instant("taken_at") : planned,
                 now,
@@ -135,6 +143,17 @@ final class ReadingsCsv {
                 standing.map(Reading::id).orElse(null),
                 standing.isPresent() ? CorrectionReason.FILE : null,
                 UUID.randomUUID()));
+    }
+
+    /** What was typed, where it says more than the value: a score's symptoms must be ones that are known. */
+    private static Optional<String> typed(CsvTable.Row row, Endpoint endpoint) {
+        Optional<String> typed = row.optional("typed").filter(text -> text.length() <= Reading.LONGEST_TEXT);
+        if (endpoint.takesSymptoms()
+                && typed.isPresent()
+                && TypedReading.of(typed.get(), endpoint) instanceof Typed.Refused refused) {
+            throw row.refuse("typed: " + refused.message());
+        }
+        return typed;
     }
 
     private static boolean same(Reading reading, Typed.Understood value) {

@@ -1,6 +1,7 @@
 package elsom.web.exchange;
 
 import elsom.core.design.UnitCodes;
+import elsom.core.mix.Quarantine;
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanRecovery;
@@ -102,6 +103,7 @@ final class TrialPackageReader {
         numbered(PackageFile.LOOKS, looks.stream().map(Look::number).toList());
         numbered(PackageFile.MISHAPS, mishaps.stream().map(Mishap::number).toList());
         List<Amendment> amendments = rows(PackageFile.AMENDMENTS, TrialPackageReader::amendment);
+        List<Quarantine> quarantines = rows(PackageFile.QUARANTINE, TrialPackageReader::quarantine);
         sizes(trial, units, looks);
         if (!problems.isEmpty()) {
             return Optional.empty();
@@ -109,7 +111,7 @@ final class TrialPackageReader {
         try {
             TrialRecord record = TrialRecord.of(
                     trial.get(0), treatments, containers, benches, units, endpoints, looks, readings, mishaps);
-            return plan(record).map(plan -> new WholeTrial(drawn(record, plan), plan, amendments));
+            return plan(record).map(plan -> new WholeTrial(drawn(record, plan), plan, amendments, quarantines));
         } catch (IllegalArgumentException inconsistent) {
             problems.add(new BadRow("", 0, "The files do not fit together: " + inconsistent.getMessage()));
             return Optional.empty();
@@ -154,6 +156,18 @@ final class TrialPackageReader {
                 row.text("station"),
                 row.text("reason"),
                 row.text("changes").lines().toList());
+    }
+
+    private static Quarantine quarantine(CsvTable.Row row) {
+        return new Quarantine(
+                row.text("lot"),
+                row.optional("reason").orElse(""),
+                row.instant("since"),
+                row.text("station"),
+                row.optional("gone_to").orElse(""),
+                0,
+                row.optional("lifted_at").isPresent() ? row.instant("lifted_at") : null,
+                row.optional("lifted_why").orElse(""));
     }
 
     private void sizes(List<Trial> trial, List<ExperimentalUnit> units, List<Look> looks) {

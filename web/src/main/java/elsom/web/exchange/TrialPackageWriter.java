@@ -1,5 +1,6 @@
 package elsom.web.exchange;
 
+import elsom.core.mix.Quarantine;
 import elsom.core.plan.Amendment;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Influence;
@@ -64,9 +65,12 @@ final class TrialPackageWriter {
     }
 
     private static void table(WholeTrial whole, TrialRecord record, PackageFile file, OutputStream out) {
-        Stream<List<?>> rows = file == PackageFile.AMENDMENTS
-                ? whole.amendments().stream().map(TrialPackageWriter::row)
-                : rows(record, file);
+        Stream<List<?>> rows = switch (file) {
+            case AMENDMENTS -> whole.amendments().stream().map(TrialPackageWriter::row);
+            case QUARANTINE ->
+                whole.sealed() ? Stream.empty() : whole.quarantines().stream().map(TrialPackageWriter::row);
+            default -> rows(record, file);
+        };
         CsvText.write(out, file.columnNames(), rows);
     }
 
@@ -76,6 +80,10 @@ final class TrialPackageWriter {
 
     private static List<?> row(Amendment a) {
         return List.of(a.number(), a.at(), a.station(), a.reason(), String.join("\n", a.changes()));
+    }
+
+    private static List<?> row(Quarantine q) {
+        return cells(q.lot(), q.reason(), q.since(), q.station(), q.goneTo(), q.liftedAt(), q.liftedWhy());
     }
 
     private static void put(ZipOutputStream zip, String path, byte[] content) throws IOException {
@@ -201,7 +209,7 @@ final class TrialPackageWriter {
                                 m.happenedAt(),
                                 m.station(),
                                 m.withdrawnAt()));
-            case AMENDMENTS -> Stream.empty();
+            case AMENDMENTS, QUARANTINE -> Stream.empty();
         };
     }
 

@@ -41,15 +41,25 @@ final class DoseViews {
     static SectionView of(TrialRecord record, DoseResult result, Links links) {
         DoseViews views = new DoseViews(record, result);
         return new SectionView.Doses(
-                result.kind().label(),
+                result.kind().label() + " by "
+                        + (result.by() == DoseResult.By.SHARE
+                                ? lower(result.factor())
+                                : result.by().label()),
                 result.factor(),
                 result.look().name(),
                 result.lines().get(0).atLooks().stream()
                         .map(at -> at.look().name())
                         .toList(),
                 result.lines().stream().map(views::line).toList(),
-                links.mixing(result.kind()),
+                result.lines().stream()
+                                .anyMatch(line -> line.rate().asOptional().isPresent())
+                        ? links.mixing(result.kind())
+                        : "",
                 Json.of(views.chart()));
+    }
+
+    private static String lower(String words) {
+        return Character.toLowerCase(words.charAt(0)) + words.substring(1);
     }
 
     private SectionView.Doses.Series line(DoseResult.Line line) {

@@ -11,6 +11,7 @@ import elsom.web.kit.TrialHeader;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
 import elsom.web.trial.Plans;
+import elsom.web.trial.Quarantines;
 import elsom.web.trial.Trials;
 import java.time.Clock;
 import java.util.Optional;
@@ -29,12 +30,14 @@ class FindingsController {
     private final Trials trials;
     private final Plans plans;
     private final WorkedOut workedOut;
+    private final Quarantines quarantines;
     private final Clock clock;
 
-    FindingsController(Trials trials, Plans plans, WorkedOut workedOut, Clock clock) {
+    FindingsController(Trials trials, Plans plans, WorkedOut workedOut, Quarantines quarantines, Clock clock) {
         this.trials = trials;
         this.plans = plans;
         this.workedOut = workedOut;
+        this.quarantines = quarantines;
         this.clock = clock;
     }
 
@@ -52,6 +55,8 @@ class FindingsController {
         }
         withBench(trial, bench);
         Findings findings = findings(record, at);
+        model.addAttribute(
+                "lots", LotNotice.of(findings, quarantines.all(), record.trial().zone()));
         model.addAttribute("amendments", plans.amendments(record.trial().id()));
         model.addAttribute(
                 "page",

@@ -119,6 +119,22 @@ public sealed interface SectionView {
         public record Target(String ph, String amount, String within, String each, String remark) {}
     }
 
+    /** The board of causes of one lot. */
+    record Diagnosed(
+            String lot, String lookName, List<String> signs, List<Cause> causes, List<Cause> ruledOut, String source)
+            implements SectionView {
+        @Override
+        public String fragment() {
+            return "diagnosed";
+        }
+
+        /** A cause with what each sign says of it. */
+        public record Cause(String name, String word, String tone, List<Says> cells, String sentence) {}
+
+        /** What a sign says: a mark, and its words. */
+        public record Says(String mark, String words, String tone) {}
+    }
+
     /** Means of a factorial's cells. */
     record Interaction(String title, String sentence, List<String> heads, List<Line> lines, String data)
             implements SectionView {

@@ -65,6 +65,9 @@ final class SectionViews {
         if (section instanceof Section.LimeCurve lime) {
             return Optional.of(LimeViews.of(record, lime.result(), links));
         }
+        if (section instanceof Section.Diagnosed diagnosed) {
+            return diagnosed.result().diagnosis().map(found -> DiagnosisViews.of(diagnosed.result(), found));
+        }
         if (section instanceof Section.Ranked ranked) {
             return Optional.of(ranked(ranked));
         }

@@ -1,11 +1,16 @@
 package elsom.web.shelf;
 
+import elsom.core.mix.Quarantine;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Container;
 import elsom.core.trial.ContainerShape;
 import elsom.core.trial.Outline;
+import elsom.web.kit.Times;
+import elsom.web.trial.Quarantines;
+import java.time.Instant;
+import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,8 +26,10 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 class ShelfController {
     private final Containers containers;
+    private final Quarantines quarantines;
 
-    ShelfController(Containers containers) {
+    ShelfController(Containers containers, Quarantines quarantines) {
+        this.quarantines = quarantines;
         this.containers = containers;
     }
 
@@ -42,11 +49,27 @@ class ShelfController {
 
     /** The page. */
     record ShelfPage(
+            List<Apart> apart,
             List<Line> containers,
             ContainerForm form,
             Map<String, String> problems,
             List<ContainerShape> shapes,
             List<Outline> outlines) {}
+
+    /** A lot in quarantine, or one that was let go. */
+    record Apart(String lot, boolean stands, String since, String reason, String goneTo, String lifted, long trial) {
+        static Apart of(Quarantine kept) {
+            Instant liftedAt = kept.liftedAt();
+            return new Apart(
+                    kept.lot(),
+                    kept.stands(),
+                    Times.day(kept.since(), ZoneId.systemDefault()),
+                    kept.reason(),
+                    kept.goneTo(),
+                    liftedAt == null ? "" : Times.day(liftedAt, ZoneId.systemDefault()) + ": " + kept.liftedWhy(),
+                    kept.trial());
+        }
+    }
 
     /** A container with what it holds. */
     record Line(String name, String shape, String depth, String top, String base, String volume) {
@@ -109,6 +132,7 @@ class ShelfController {
 
     private ShelfPage page(ContainerForm form, Map<String, String> problems) {
         return new ShelfPage(
+                quarantines.all().stream().map(Apart::of).toList(),
                 containers.all().stream().map(Line::of).toList(),
                 form,
                 problems,

@@ -1,5 +1,6 @@
 package elsom.web.trial;
 
+import elsom.core.mix.Quarantine;
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Asked;
 import elsom.core.plan.Origin;
@@ -35,13 +36,21 @@ public class Plans {
     private final TrialMapper mapper;
     private final Trials trials;
     private final TrialWriter writer;
+    private final Quarantines quarantines;
     private final Clock clock;
 
-    Plans(PlanMapper plans, TrialMapper mapper, Trials trials, TrialWriter writer, Clock clock) {
+    Plans(
+            PlanMapper plans,
+            TrialMapper mapper,
+            Trials trials,
+            TrialWriter writer,
+            Quarantines quarantines,
+            Clock clock) {
         this.plans = plans;
         this.mapper = mapper;
         this.trials = trials;
         this.writer = writer;
+        this.quarantines = quarantines;
         this.clock = clock;
     }
 
@@ -92,7 +101,15 @@ public class Plans {
     /** A trial with all that belongs to it. */
     @Transactional(readOnly = true)
     public WholeTrial whole(TrialId id) {
-        return new WholeTrial(trials.key(id), plan(id), amendments(id));
+        Plan plan = plan(id);
+        return new WholeTrial(
+                trials.key(id),
+                plan,
+                amendments(id),
+                quarantines.all().stream()
+                        .filter(one -> plan.treatments().all().stream()
+                                .anyMatch(treatment -> Quarantine.holds(treatment.mix(), one.lot())))
+                        .toList());
     }
 
     /** A plan with the number of the change it came from. */

@@ -48,6 +48,7 @@ public class Trials {
     private final PlanMapper plans;
     private final LogbookMapper log;
     private final TrialWriter writer;
+    private final Quarantines quarantines;
     private final Clock clock;
     private final Cache<TrialId, Snapshot> snapshots = Caffeine.newBuilder()
             .maximumWeight(Runtime.getRuntime().maxMemory() / 4 / BYTES_A_READING)
@@ -73,11 +74,18 @@ public class Trials {
         }
     }
 
-    Trials(TrialMapper trials, PlanMapper plans, LogbookMapper log, TrialWriter writer, Clock clock) {
+    Trials(
+            TrialMapper trials,
+            PlanMapper plans,
+            LogbookMapper log,
+            TrialWriter writer,
+            Quarantines quarantines,
+            Clock clock) {
         this.trials = trials;
         this.plans = plans;
         this.log = log;
         this.writer = writer;
+        this.quarantines = quarantines;
         this.clock = clock;
     }
 
@@ -249,6 +257,8 @@ public class Trials {
         TrialId id = key.id();
         plans.keep(id, PlanJson.write(whole.plan()));
         writer.write(id, whole);
+        quarantines.learn(
+                whole.quarantines().stream().map(one -> one.shownBy(id.value())).toList());
         return id;
     }
 

@@ -1,5 +1,6 @@
 package elsom.web.trial;
 
+import elsom.core.mix.Quarantine;
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Plan;
 import elsom.core.trial.TrialRecord;
@@ -8,11 +9,18 @@ import java.util.List;
 /**
  * A trial with all that belongs to it, as it goes from store to store.
  *
+ * @param quarantines of lots in its mixes, lifted ones too
  * @param record with what every unit got, blind or not
  */
-public record WholeTrial(TrialRecord record, Plan plan, List<Amendment> amendments) {
+public record WholeTrial(TrialRecord record, Plan plan, List<Amendment> amendments, List<Quarantine> quarantines) {
     public WholeTrial {
         amendments = List.copyOf(amendments);
+        quarantines = List.copyOf(quarantines);
+    }
+
+    /** One whose lots are all free. */
+    public WholeTrial(TrialRecord record, Plan plan, List<Amendment> amendments) {
+        this(record, plan, amendments, List.of());
     }
 
     /** Whether what every unit got must stay hidden. */

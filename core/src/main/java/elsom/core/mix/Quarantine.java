@@ -1,0 +1,68 @@
+package elsom.core.mix;
+
+import elsom.core.quantity.Bounds;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A lot that is kept apart because it did harm.
+ *
+ * @param reason what was found, without an accusation of any firm
+ * @param goneTo where some of it has already gone, in the station's words; may be empty
+ * @param trial number of the trial that showed it; 0 when it came from elsewhere
+ * @param liftedAt when it was let go; null while it stands
+ * @param liftedWhy why; empty while it stands
+ */
+public record Quarantine(
+        String lot,
+        String reason,
+        Instant since,
+        String station,
+        String goneTo,
+        long trial,
+        @Nullable Instant liftedAt,
+        String liftedWhy) {
+    public Quarantine {
+        Bounds.name("a lot", lot, Bounds.NAME);
+        Bounds.note("why a lot is kept apart", reason, Bounds.NOTE);
+        Bounds.instant("since when a lot is kept apart", since);
+        Bounds.name("the station", station, Bounds.STATION);
+        Bounds.note("where a lot has gone", goneTo, Bounds.NOTE);
+        Bounds.note("why a lot was let go", liftedWhy, Bounds.NOTE);
+        if (liftedAt != null) {
+            Bounds.instant("when a lot was let go", liftedAt);
+        }
+    }
+
+    /** The same, shown by a trial of this store. */
+    public Quarantine shownBy(long number) {
+        return new Quarantine(lot, reason, since, station, goneTo, number, liftedAt, liftedWhy);
+    }
+
+    public boolean stands() {
+        return liftedAt == null;
+    }
+
+    /** Those that stand and whose lot is in one of the mixes. */
+    public static List<Quarantine> among(List<Quarantine> all, Collection<String> mixes) {
+        return all.stream()
+                .filter(one -> one.stands() && mixes.stream().anyMatch(mix -> holds(mix, one.lot())))
+                .toList();
+    }
+
+    /** Whether a mix holds a lot. */
+    public static boolean holds(String mix, String lot) {
+        return parsed(mix).map(read -> read.share(lot) > 0).orElse(false);
+    }
+
+    private static Optional<Mix> parsed(String mix) {
+        try {
+            return mix.isBlank() ? Optional.empty() : Optional.of(Mix.parse(mix));
+        } catch (IllegalArgumentException unreadable) {
+            return Optional.empty();
+        }
+    }
+}

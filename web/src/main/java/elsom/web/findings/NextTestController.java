@@ -1,0 +1,64 @@
+package elsom.web.findings;
+
+import elsom.core.plan.Plan;
+import elsom.core.results.BioassayResult;
+import elsom.core.results.NextTrial;
+import elsom.core.results.Section;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.web.kit.ClosedPage;
+import elsom.web.kit.TrialHeader;
+import elsom.web.platform.NotFound;
+import elsom.web.platform.Refusal;
+import elsom.web.trial.Plans;
+import elsom.web.trial.Trials;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.OptionalInt;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Plans the test that would part the two likeliest causes of injury. */
+@Controller
+class NextTestController {
+    private static final int SEEDS = 1_000_000;
+
+    private final Trials trials;
+    private final Plans plans;
+    private final WorkedOut workedOut;
+    private final Clock clock;
+    private final SecureRandom seeds = new SecureRandom();
+
+    NextTestController(Trials trials, Plans plans, WorkedOut workedOut, Clock clock) {
+        this.trials = trials;
+        this.plans = plans;
+        this.workedOut = workedOut;
+        this.clock = clock;
+    }
+
+    @PostMapping("/trials/{trial}/findings/next-test")
+    String plan(@PathVariable long trial, @RequestParam String lot, @RequestParam UUID token) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        if (ClosedPage.ofFindings(record, clock.instant(), TrialHeader.Step.FINDINGS)
+                .isPresent()) {
+            throw new Refusal("There are no findings to see yet.");
+        }
+        BioassayResult result = workedOut.of(record, OptionalInt.empty()).sections(Section.Diagnosed.class).stream()
+                .map(Section.Diagnosed::result)
+                .filter(one -> one.lot().equals(lot))
+                .findFirst()
+                .orElseThrow(() -> new NotFound(
+                        "This trial says nothing of a lot “" + lot + "”.",
+                        "/trials/" + trial + "/findings",
+                        "Back to the findings"));
+        Instant start = clock.instant().truncatedTo(ChronoUnit.HOURS).plus(1, ChronoUnit.DAYS);
+        Plan next = NextTrial.of(plans.plan(record.trial().id()), record, result, start, seeds.nextInt(SEEDS))
+                .orElseThrow(() -> new Refusal("A meter tells that, no trial: measure it at the next look."));
+        return "redirect:/trials/" + plans.begin(next, token) + "/plan";
+    }
+}
