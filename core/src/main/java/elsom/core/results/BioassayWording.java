@@ -2,6 +2,7 @@ package elsom.core.results;
 
 import elsom.core.diagnosis.Cause;
 import elsom.core.diagnosis.Diagnosis;
+import elsom.core.diagnosis.NextTest;
 import elsom.core.diagnosis.Seen;
 import elsom.core.dose.DoseEffect;
 import java.util.ArrayList;
@@ -91,15 +92,20 @@ public final class BioassayWording {
             reasons(found.first(), Diagnosis.Weight.STRONGLY_AGAINST, Diagnosis.Weight.AGAINST)
                     .ifPresent(said -> details.add("Against it: " + said + "."));
         });
-        result.next()
-                .ifPresent(test -> details.add("What would part "
-                        + result.diagnosis().orElseThrow().first().cause().label() + " from "
-                        + result.diagnosis().orElseThrow().second().cause().label() + " best: " + test.words() + "."));
+        result.next().ifPresent(test -> details.add(test(result, test)));
         if (result.injurious()) {
             details.add("Keep the lot apart: don't compost it on, don't spread it where sensitive crops will grow, ask"
                     + " the supplier and a laboratory.");
         }
         return details;
+    }
+
+    private static String test(BioassayResult result, NextTest test) {
+        Diagnosis found = result.diagnosis().orElseThrow();
+        return named(result).isPresent()
+                ? "What would test that best: " + test.words() + "."
+                : "What would part " + found.first().cause().label() + " from "
+                        + found.second().cause().label() + " best: " + test.words() + ".";
     }
 
     /** What was seen that speaks one way, the strongest first. */

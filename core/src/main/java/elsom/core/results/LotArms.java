@@ -64,7 +64,7 @@ final class LotArms {
     private static Where where(List<String> names, String crop) {
         return new Where(
                 names.stream()
-                        .filter(name -> IndicatorGroup.of(name).isPresent())
+                        .flatMap(name -> IndicatorGroup.plantIn(name).stream())
                         .findFirst()
                         .orElse(crop),
                 names.stream().flatMap(name -> Remedy.of(name).stream()).findFirst());

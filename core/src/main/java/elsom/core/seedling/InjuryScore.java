@@ -28,7 +28,7 @@ public record InjuryScore(String number, Set<Symptom> symptoms, Optional<String>
             case 0 -> "none";
             case 1 -> "a trace";
             case 2, 3 -> "slight";
-            case 4, 5, 6 -> "half affected";
+            case 4, 5, 6 -> "half";
             case 7, 8, 9 -> "severe";
             default -> "dead";
         };

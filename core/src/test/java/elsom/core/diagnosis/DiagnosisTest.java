@@ -170,6 +170,8 @@ class DiagnosisTest {
         assertThat(IndicatorGroup.of("field pea")).isEqualTo(PEA);
         assertThat(IndicatorGroup.of("peat")).isEmpty();
         assertThat(IndicatorGroup.of("spring barley")).isEqualTo(BARLEY);
+        assertThat(IndicatorGroup.plantIn("field pea in GW-32")).contains("pea");
+        assertThat(IndicatorGroup.plantIn("as it is")).isEmpty();
         assertThat(Remedy.of("with charcoal")).contains(Remedy.CHARCOAL);
         assertThat(Remedy.of("no charcoal")).isEmpty();
         assertThat(Remedy.of("as it is")).isEmpty();

@@ -1,7 +1,10 @@
 package elsom.web.bench;
 
+import elsom.core.diagnosis.IndicatorGroup;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.seedling.InjuryScore;
+import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
@@ -32,6 +35,8 @@ record BenchData(long trial, int look, String lookName, String timing, String st
      * @param key unit, endpoint and sub-reading in one
      * @param lost the number of the mishap that ended the unit; 0 while it stands
      * @param possible whether there is something to read: false for the roots of none rooted
+     * @param plant whose drawing symptoms are picked on; empty where none are
+     * @param among how many were set up, for a count; 0 for the rest
      * @param before what was last read at earlier looks
      */
     record Task(
@@ -46,6 +51,8 @@ record BenchData(long trial, int look, String lookName, String timing, String st
             String symbol,
             int lost,
             boolean possible,
+            String plant,
+            int among,
             @Nullable Current current,
             List<Earlier> before,
             List<Correction> history) {
@@ -129,9 +136,20 @@ record BenchData(long trial, int look, String lookName, String timing, String st
                         ? 0
                         : record.ended(unit.code()).orElseThrow().number(),
                 record.possible(ref),
+                endpoint.takesSymptoms() ? plant(record, unit) : "",
+                endpoint.counting() == Counting.COUNT_OF ? endpoint.size() : 0,
                 record.current(ref).map(reading -> current(reading, endpoint)).orElse(null),
                 before(record, ref),
                 history(record, ref));
+    }
+
+    /** By the treatment's name; while that is hidden, a broadleaf stands for all. */
+    private static String plant(TrialRecord record, ExperimentalUnit unit) {
+        return IndicatorGroup.of(record.treatment(unit).name())
+                .or(() -> IndicatorGroup.of(record.trial().question()))
+                .orElse(IndicatorGroup.BROADLEAF)
+                .name()
+                .toLowerCase(Locale.ROOT);
     }
 
     static Current current(Reading reading, Endpoint endpoint) {
@@ -139,7 +157,17 @@ record BenchData(long trial, int look, String lookName, String timing, String st
         return new Current(
                 reading.id().value(),
                 reading.typedText(),
-                number(value, endpoint.decimals()) + symbol(endpoint.unit()));
+                number(value, endpoint.decimals()) + symbol(endpoint.unit(), value) + symptoms(reading, endpoint));
+    }
+
+    private static String symptoms(Reading reading, Endpoint endpoint) {
+        return endpoint.takesSymptoms()
+                ? InjuryScore.typed(reading.typedText())
+                        .map(InjuryScore::words)
+                        .filter(words -> !words.isEmpty())
+                        .map(words -> ", " + words)
+                        .orElse("")
+                : "";
     }
 
     /** With the instrument's decimals, or one more where that would hide a digit. */
@@ -149,8 +177,8 @@ record BenchData(long trial, int look, String lookName, String timing, String st
         return finer.length() > usual.length() ? finer : usual;
     }
 
-    private static String symbol(UnitOfMeasure unit) {
-        return unit.symbol().isEmpty() ? "" : " " + unit.symbol();
+    private static String symbol(UnitOfMeasure unit, double value) {
+        return unit.symbol().isEmpty() ? "" : " " + unit.symbol(value);
     }
 
     /** The last values read before, the latest last. */

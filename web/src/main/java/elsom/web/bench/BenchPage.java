@@ -3,6 +3,8 @@ package elsom.web.bench;
 import elsom.core.protocol.Protocols;
 import elsom.core.protocol.Step;
 import elsom.core.quantity.Dimension;
+import elsom.core.seedling.InjuryScore;
+import elsom.core.seedling.SeedlingPart;
 import elsom.core.sim.ScaleFault;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.ExperimentalUnit;
@@ -42,10 +44,16 @@ record BenchPage(
         List<MishapLine> mishaps,
         List<ScaleFault> scaleFaults,
         ScaleFault scaleFault,
-        boolean weighs) {
+        boolean weighs,
+        List<SeedlingPart> parts) {
 
     /** Something that went wrong, and whether it can still be taken back. */
     record MishapLine(int number, String what, String units, String note, String when) {}
+
+    /** The words under a score of injury. */
+    public String anchor(int score) {
+        return InjuryScore.anchor(score);
+    }
 
     private static final List<CorrectionReason> CHOSEN_BY_HAND =
             List.of(CorrectionReason.MISTYPED, CorrectionReason.WRONG_UNIT, CorrectionReason.WEIGHED_AGAIN);
@@ -89,7 +97,10 @@ record BenchPage(
                 Arrays.asList(ScaleFault.values()),
                 scaleFault,
                 look.endpoints().stream()
-                        .anyMatch(code -> record.endpoint(code).unit().dimension() == Dimension.MASS));
+                        .anyMatch(code -> record.endpoint(code).unit().dimension() == Dimension.MASS),
+                look.endpoints().stream().anyMatch(code -> record.endpoint(code).takesSymptoms())
+                        ? List.of(SeedlingPart.values())
+                        : List.of());
     }
 
     private static BenchMap.Face face(
@@ -98,7 +109,7 @@ record BenchPage(
         long possible = tasks.stream().filter(BenchData.Task::possible).count();
         List<String> read = tasks.stream()
                 .flatMap(task -> Optional.ofNullable(task.current()).stream())
-                .map(current -> current.value().replace(" g", ""))
+                .map(current -> current.value().replaceFirst(" (?:g|points?)(?:,.*)?$", ""))
                 .toList();
         String value = read.isEmpty() ? "" : tasks.size() == 1 ? read.get(0) : read.size() + " of " + possible;
         BenchMap.State state = unit.code().value().equals(start)

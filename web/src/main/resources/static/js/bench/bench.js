@@ -5,6 +5,7 @@ import { newToken, post } from '../kit/sending.js';
 import { Drafts } from './drafts.js';
 import { mishapDialog } from './mishap.js';
 import { Outbox } from './outbox.js';
+import { Picker } from './picker.js';
 import { Scale } from './scale.js';
 
 const PATIENCE_MS = 1500;
@@ -25,6 +26,7 @@ let keepOdd = ''; // the text that was already asked about
 let busy = false;
 let ahead = ''; // what is typed for the next unit while this one is being saved
 
+const picker = at('picker') ? new Picker(at('picker'), picked) : null;
 const outbox = new Outbox(`${base}/readings`, `elsom-outbox-${data.trial}`, arrived, netState);
 const current = () => data.tasks[index];
 
@@ -39,7 +41,7 @@ function faceText(code) {
   const tasks = data.tasks.filter((task) => task.code === code);
   const read = tasks.filter((task) => task.current);
   if (!read.length) return '';
-  return tasks.length === 1 ? read[0].current.value.replace(/ g$/, '') : `${read.length} of ${tasks.filter((task) => task.possible).length}`;
+  return tasks.length === 1 ? read[0].current.value.replace(/ (?:g|points?)(?:,.*)?$/, '') : `${read.length} of ${tasks.filter((task) => task.possible).length}`;
 }
 
 function paint(task) {
@@ -81,8 +83,31 @@ function show() {
   const after = next === null ? null : data.tasks[next];
   at('save').textContent = !after ? 'Save' : `Save and go to ${after.code === task.code ? after.endpointName : after.code}`;
   understood('', true);
-  field.focus();
-  field.select();
+  pick(task);
+  // A finger picks; the keyboard of a phone would only cover what it picks from.
+  if (!task.plant || !matchMedia('(pointer: coarse)').matches) {
+    field.focus({ preventScroll: Boolean(task.plant) });
+    field.select();
+  }
+}
+
+/** Scores with symptoms are picked; a count of all is one button. */
+function pick(task) {
+  if (task.plant) {
+    picker.show(task.plant, field.value);
+    // On a phone the picker fills the screen below the unit's name.
+    if (matchMedia('(max-width: 600px)').matches && !at('station-name')) root.querySelector('.unit-line').scrollIntoView({ block: 'start' });
+  }
+    else picker?.hide();
+  root.querySelector('.big').classList.toggle('worded', Boolean(task.plant));
+  at('quick').hidden = !task.among;
+  at('all-of-them').textContent = `All ${task.among}`;
+}
+
+function picked(text, chosen) {
+  field.value = text;
+  field.dispatchEvent(new Event('input'));
+  if (chosen) save();
 }
 
 function showHistory(task) {
@@ -291,6 +316,7 @@ field.addEventListener('input', () => {
   const task = current();
   instrument = 'HAND';
   keepOdd = '';
+  if (task.plant) picker.hear(field.value);
   drafts.keep(task.key, field.value.trim());
   showWhy();
   ask('', false);
@@ -316,6 +342,7 @@ at('entry').addEventListener('submit', (event) => {
   event.preventDefault();
   save();
 });
+at('all-of-them').addEventListener('click', () => picked(String(current().among), true));
 at('back').addEventListener('click', () => index > 0 && go(index - 1));
 at('undo').addEventListener('click', undo);
 
