@@ -43,6 +43,7 @@ class ArchitectureTest {
                     "java..",
                     "org.jspecify..",
                     "org.hipparchus..",
+                    "org.apache.commons.csv..",
                     "org.apache.commons.statistics..",
                     "org.apache.commons.numbers..");
 

@@ -9,12 +9,14 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -136,6 +138,30 @@ public record Likelihoods(List<Row> rows) {
         } catch (NumberFormatException notANumber) {
             return OptionalDouble.empty();
         }
+    }
+
+    /** As {@link #parse} reads it. */
+    public String csv() {
+        StringBuilder text = new StringBuilder();
+        List<String> head = new ArrayList<>(List.of("sign", "plants"));
+        Arrays.stream(Cause.values()).map(Cause::code).forEach(head::add);
+        head.add("source");
+        try (CSVPrinter printer = new CSVPrinter(text, CSVFormat.DEFAULT)) {
+            printer.printRecord(head);
+            for (Row row : rows) {
+                List<Object> cells = new ArrayList<>(List.of(
+                        row.sign().code(),
+                        row.plants()
+                                .map(group -> group.name().toLowerCase(Locale.ROOT))
+                                .orElse(ALL)));
+                Arrays.stream(Cause.values()).map(row::given).forEach(cells::add);
+                cells.add(row.source());
+                printer.printRecord(cells);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return text.toString();
     }
 
     /** The row of a sign; empty where the table is silent. */

@@ -159,6 +159,11 @@ class DiagnosisTest {
     }
 
     @Test
+    void aTableTakenOutIsReadInAsItWas() throws IOException {
+        assertThat(Likelihoods.parse(new StringReader(TABLE.csv()))).isEqualTo(TABLE);
+    }
+
+    @Test
     void everyRowOfTheShippedTableHasItsSource() {
         assertThat(TABLE.rows())
                 .hasSizeGreaterThan(30)

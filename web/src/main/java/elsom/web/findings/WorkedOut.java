@@ -20,6 +20,7 @@ public class WorkedOut {
     private static final int MOST = 60;
 
     private final Plans plans;
+    private final LikelihoodTable causes;
     private final ITemplateEngine templates;
     private final Cache<TrialRecord, Map<Integer, Findings>> kept =
             Caffeine.newBuilder().weakKeys().maximumSize(MOST).build();
@@ -27,7 +28,9 @@ public class WorkedOut {
     private final Cache<Findings, Map<Integer, List<DrawnSection>>> drawn =
             Caffeine.newBuilder().weakKeys().maximumSize(MOST).build();
 
-    WorkedOut(Plans plans, ITemplateEngine templates) {
+    WorkedOut(Plans plans, LikelihoodTable causes, ITemplateEngine templates) {
+        this.causes = causes;
+        causes.onChange(kept::invalidateAll);
         this.plans = plans;
         this.templates = templates;
     }
@@ -56,6 +59,7 @@ public class WorkedOut {
                                 .findings(Evidence.of(
                                         plans.plan(record.trial().id()),
                                         record,
-                                        look == 0 ? OptionalInt.empty() : OptionalInt.of(look))));
+                                        look == 0 ? OptionalInt.empty() : OptionalInt.of(look),
+                                        causes.current())));
     }
 }

@@ -1,0 +1,157 @@
+package elsom.web.findings;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elsom.core.mix.Quarantine;
+import elsom.core.results.BioassayResult;
+import elsom.core.results.Section;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.web.AppTest;
+import elsom.web.Web;
+import elsom.web.trial.Quarantines;
+import elsom.web.trial.Trials;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.TestPropertySource;
+
+/** What the demo's bioassay found, what is done about its lot, and that a zip carries all of it. */
+@AppTest
+@TestPropertySource(properties = "elsom.demo=true")
+class LotPagesIT {
+    private static final int MOST_TRIALS = 30;
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private Trials trials;
+
+    @Autowired
+    private WorkedOut workedOut;
+
+    @Autowired
+    private Quarantines quarantines;
+
+    @Autowired
+    private LikelihoodTable table;
+
+    private TrialRecord asking(String question) throws Exception {
+        for (int id = 1; id <= MOST_TRIALS; id++) {
+            if (new Web(port).get("/trials/" + id).statusCode() == 200) {
+                TrialRecord record = trials.snapshot(new TrialId(id));
+                if (record.trial().question().startsWith(question)) {
+                    return record;
+                }
+            }
+        }
+        throw new AssertionError("the demo has no trial “" + question + "”");
+    }
+
+    private List<BioassayResult> lots(TrialRecord record) {
+        return workedOut.of(record, OptionalInt.empty()).sections(Section.Diagnosed.class).stream()
+                .map(Section.Diagnosed::result)
+                .toList();
+    }
+
+    @Test
+    void theDemosFindingIsWhatItsScenarioSays() throws Exception {
+        TrialRecord residue = asking("Does GW-32 carry weedkiller?");
+        List<BioassayResult> lots = lots(residue);
+        assertThat(lots).extracting(BioassayResult::lot).containsExactly("GW-32", "GW-31");
+        assertThat(lots.get(0).contaminant().orElseThrow().label()).isEqualTo("auxin-type weedkiller residue");
+        assertThat(lots.get(1).injurious()).isFalse();
+        assertThat(lots(asking("Does charcoal take the harm")))
+                .singleElement()
+                .satisfies(
+                        lot -> assertThat(lot.diagnosis().orElseThrow().first().reasons())
+                                .anyMatch(reason -> reason.seen().words().equals("harm falls with charcoal")));
+        String page = new Web(port)
+                .get("/trials/" + residue.trial().id() + "/findings")
+                .body();
+        assertThat(page)
+                .contains("in quarantine since")
+                .contains("two barrows into the herb beds")
+                .contains("Plan this test");
+    }
+
+    @Test
+    void aPlanThatUsesTheLotSaysSoUntilItIsLetGo() throws Exception {
+        quarantines.keepApart(
+                new Quarantine("bracken from heap 4", "smells", Instant.now(), "Bench A", "", 0, null, ""));
+        assertThat(quarantines.of("Bracken from heap 4")).isPresent();
+        quarantines.lift("bracken from heap 4", "aired for three weeks, peas grow in it");
+        assertThat(quarantines.of("bracken from heap 4")).isEmpty();
+        TrialRecord charcoal = asking("Does charcoal take the harm");
+        assertThat(new Web(port)
+                        .get("/trials/" + charcoal.trial().id() + "/plan/treatments")
+                        .body())
+                .contains("GW-32 is in quarantine");
+        assertThat(new Web(port).get("/shelf").body()).contains("GW-32").contains("aired for three weeks");
+    }
+
+    @Test
+    void theZipCarriesSymptomsAndQuarantine() throws Exception {
+        TrialRecord residue = asking("Does charcoal take the harm");
+        Web web = new Web(port);
+        byte[] zip = web.download("/trials/" + residue.trial().id() + "/trial.zip");
+        String raw = new String(zip, StandardCharsets.ISO_8859_1);
+        assertThat(raw).contains("quarantine.csv");
+        HttpResponse<String> readIn = web.upload(
+                "/trials/import",
+                "trial.zip",
+                zip,
+                Map.of("token", UUID.randomUUID().toString()));
+        TrialId again = new TrialId(Long.parseLong(
+                readIn.headers().firstValue("location").orElseThrow().replaceAll(".*/trials/", "")));
+        TrialRecord copy = trials.snapshot(again);
+        assertThat(copy.readings())
+                .extracting(reading -> reading.typedText())
+                .containsExactlyElementsOf(residue.readings().stream()
+                        .map(reading -> reading.typedText())
+                        .toList());
+        assertThat(copy.readings())
+                .filteredOn(reading -> reading.ref().endpoint().equals(EndpointCode.INJURY))
+                .extracting(reading -> reading.typedText())
+                .anyMatch(text -> text.contains("cupped"));
+        assertThat(quarantines.all())
+                .filteredOn(one -> one.lot().equals("GW-32"))
+                .hasSize(1);
+        assertThat(lots(copy).get(0).species().get(0).line().effect().tested())
+                .isEqualTo(lots(residue).get(0).species().get(0).line().effect().tested());
+    }
+
+    private static HttpResponse<String> upload(Web web, String csv) throws Exception {
+        return web.upload("/likelihoods", "mine.csv", csv.getBytes(StandardCharsets.UTF_8), Map.of());
+    }
+
+    @Test
+    void anotherTableIsUsedAtOnceAndABrokenOneIsRefusedWhole() throws Exception {
+        TrialRecord residue = asking("Does GW-32 carry weedkiller?");
+        String head = table.current().csv().lines().findFirst().orElseThrow();
+        String telling = "injured,legume" + ",0.5".repeat(12) + ",my own\n";
+        Web web = new Web(port);
+        try {
+            HttpResponse<String> broken = upload(web, head + "\ncurly,legume" + ",0.5".repeat(12) + ",x\n");
+            assertThat(broken.statusCode()).isEqualTo(422);
+            assertThat(broken.body()).contains("row 2: “curly” is no sign known here");
+            assertThat(table.own()).isFalse();
+            upload(web, head + "\n" + telling);
+            assertThat(table.own()).isTrue();
+            assertThat(lots(residue).get(0).contaminant()).isEmpty();
+        } finally {
+            table.restore();
+        }
+        assertThat(lots(residue).get(0).contaminant()).isPresent();
+        assertThat(web.get("/likelihoods").body()).contains("cupped leaf").contains("0.95");
+    }
+}
