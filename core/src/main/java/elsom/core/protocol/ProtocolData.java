@@ -42,6 +42,7 @@ public final class ProtocolData implements Protocol {
     private final List<String> validity = new ArrayList<>();
     private Habit habit = Habit.POTS;
     private boolean series;
+    private boolean doses = true;
     private final List<Analysis> own = new ArrayList<>();
 
     private ProtocolData(String code, String name) {
@@ -117,7 +118,13 @@ public final class ProtocolData implements Protocol {
         return Optional.ofNullable(expected.get(measure.endpoint().code()));
     }
 
-    /** An analysis of its own, whose answer comes first; without one a series of doses has the usual one. */
+    /** Without the usual findings of a series of doses, as its own say more of them. */
+    public ProtocolData withoutDoses() {
+        doses = false;
+        return this;
+    }
+
+    /** An analysis of its own, whose answer comes first. */
     public ProtocolData answers(Analysis analysis) {
         own.add(analysis);
         return this;
@@ -214,7 +221,10 @@ public final class ProtocolData implements Protocol {
 
     @Override
     public List<Analysis> analyses() {
-        List<Analysis> all = new ArrayList<>(own.isEmpty() ? List.of(new DoseAnswers(this::mustBe)) : own);
+        List<Analysis> all = new ArrayList<>(own);
+        if (doses) {
+            all.add(new DoseAnswers(this::mustBe));
+        }
         all.add(AskedQuestions.ofReadings(this::mustBe));
         all.add(new EndpointCourses());
         all.add(new EndpointFigures());

@@ -22,6 +22,12 @@ public sealed interface Section {
     /** What a lot did to seedlings, with the board of causes. */
     record Diagnosed(BioassayResult result) implements Section {}
 
+    /** From which day after a treatment a crop grows clean. */
+    record PlantBack(PlantBackResult result) implements Section {}
+
+    /** Numbers of each treatment without a picture. */
+    record Table(TableResult result) implements Section {}
+
     /** Treatments from best to worst. */
     record Ranked(Ranking ranking, List<String> remarks) implements Section {
         public Ranked {

@@ -74,6 +74,11 @@ public record InjuryDecline(double upper, double ratePerDay, double halfDay, Lea
                 });
     }
 
+    /** Injury in percent of what was sown on a day. */
+    public double at(double day) {
+        return upper / (1 + Math.exp(ratePerDay * (day - halfDay)));
+    }
+
     /** The day at which injury falls to a threshold in percent; not estimable at or above the upper limit. */
     public Outcome<Day> dayAt(double thresholdPercent) {
         if (!(thresholdPercent > 0 && thresholdPercent < upper)) {

@@ -93,6 +93,7 @@ class DemoGrowth {
         read(begun("digestate", demo.digestate()), now, DemoGrowth::digestate);
         read(begun("three bags", demo.threeBags()), now, DemoGrowth::threeBags);
         read(begun("bracken", demo.bracken()), now, DemoGrowth::bracken);
+        read(begun("plant back", demo.plantBack()), now, DemoGrowth::plantBack);
         TrialId residue = begun("residue", demo.residue());
         read(residue, now, DemoGrowth::residue, DemoGrowth::marks);
         plans.unblind(residue, "all looks are done", STATION);
@@ -252,6 +253,19 @@ class DemoGrowth {
         return seen.is("height")
                 ? (pea ? 21 : 26) * (1 - 0.6 * harm) + 1.2 * seen.vigour()
                 : 8.5 - 4 * harm + 0.6 * seen.vigour();
+    }
+
+    /** Acid is gone within a week: what was sown at once is burnt, what was sown on the sixth day is not. */
+    private static double plantBack(Case seen) {
+        String name = seen.treatment().name();
+        double sown = Double.parseDouble(name.substring(0, name.indexOf(' ')));
+        double harm = name.contains("untreated") ? 0 : 1 / (1 + Math.exp(1.1 * (sown - 2.4)));
+        if (seen.is("emerged")) {
+            return seen.chance(0.9 - 0.6 * harm);
+        }
+        return seen.is("injury")
+                ? 9 * harm + 0.4 + 0.4 * seen.vigour() + 0.25 * seen.noise().nextGaussian()
+                : 30 * (1 - 0.8 * harm) + 2 * seen.vigour();
     }
 
     /** What the eye sees at a score; now and then something that means nothing. */

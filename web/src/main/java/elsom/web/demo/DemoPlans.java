@@ -9,6 +9,7 @@ import elsom.core.plan.FactorKind;
 import elsom.core.plan.Hours;
 import elsom.core.plan.LevelsText;
 import elsom.core.plan.Plan;
+import elsom.core.plan.PlannedLook;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Pots;
 import elsom.core.plan.Question;
@@ -159,6 +160,49 @@ final class DemoPlans {
                                 plan.pots())
                         .with(in(LayoutKind.BLOCKS, 4, Site.named("Tunnel table"), 0, 1414)),
                 asks(List.of(4), 3, "injury", Direction.LOWER, 2, false));
+    }
+
+    /** Phacelia every other day after an acetic weedkiller, each tray with an untreated twin; four weeks in all. */
+    Plan plantBack() {
+        Plan plan = begun(
+                "plant-back",
+                "Plant-back after an acetic weedkiller: how soon is phacelia clean?",
+                "phacelia",
+                at(-20, 9),
+                new Pots(TRAY, 1600, 12, 15, 0, 0.2, 0.1, 0),
+                9009);
+        Factor sown = LevelsText.parse("Sown after", FactorKind.TIME, "0, 2, 4, 6, 8, 10 d", "", null, null);
+        Plan crossed = plan.with(
+                        Treatments.crossed(
+                                List.of(sown, factor("Ground", FactorKind.HANDLING, "untreated, treated")),
+                                "leaf mould",
+                                List.of()),
+                        plan.pots())
+                .with(in(LayoutKind.BLOCKS, 4, Site.named("Standing ground"), 0, 9009));
+        List<Duration> runs = crossed.treatments().all().stream()
+                .map(treatment -> Duration.ofDays(28 - 2L * treatment.levels().get(0)))
+                .toList();
+        Plan dated = crossed.with(crossed.schedule()
+                .with(
+                        List.of(
+                                new PlannedLook(
+                                        "first check",
+                                        Duration.ofDays(18),
+                                        List.of(new EndpointCode("emerged"), EndpointCode.INJURY)),
+                                new PlannedLook(
+                                        "all together",
+                                        Duration.ofDays(28),
+                                        List.of(
+                                                new EndpointCode("emerged"),
+                                                EndpointCode.INJURY,
+                                                new EndpointCode("fresh-mass")))),
+                        crossed.schedule().steps(),
+                        Hours.ANY)
+                .endingTogether(at(8, 9), runs));
+        return asking(
+                dated,
+                asks(List.of(2), 1, "injury", Direction.HIGHER, 2, false),
+                asks(List.of(12), 11, "injury", Direction.HIGHER, 2, false));
     }
 
     /** A drench at six strengths; daily looks at first, the last after ten days. */

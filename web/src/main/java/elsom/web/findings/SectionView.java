@@ -135,6 +135,37 @@ public sealed interface SectionView {
         public record Says(String mark, String words, String tone) {}
     }
 
+    /** Sowings after a treatment beside their untreated twins. */
+    record PlantBack(String title, String lookName, List<Sowing> sowings, String residue, String data)
+            implements SectionView {
+        @Override
+        public String fragment() {
+            return "plantback";
+        }
+
+        /** What was sown on a day. */
+        public record Sowing(
+                String days,
+                String treated,
+                String untreated,
+                String difference,
+                String clean,
+                String tone,
+                String left) {}
+    }
+
+    /** Numbers of each treatment without a picture. */
+    record Table(String title, String lookName, List<String> columns, List<Row> rows, List<String> remarks)
+            implements SectionView {
+        @Override
+        public String fragment() {
+            return "table";
+        }
+
+        /** A treatment. */
+        public record Row(Swatch swatch, List<String> cells) {}
+    }
+
     /** Means of a factorial's cells. */
     record Interaction(String title, String sentence, List<String> heads, List<Line> lines, String data)
             implements SectionView {

@@ -12,6 +12,7 @@ import elsom.core.results.Findings;
 import elsom.core.results.GroupResult;
 import elsom.core.results.JudgedQuestion;
 import elsom.core.results.Section;
+import elsom.core.results.TableResult;
 import elsom.core.results.Weighted;
 import elsom.core.results.Wording;
 import elsom.core.stats.Summary;
@@ -48,6 +49,17 @@ final class SectionViews {
                 .toList();
     }
 
+    private SectionView table(TableResult table) {
+        return new SectionView.Table(
+                table.title(),
+                table.look().name(),
+                table.columns(),
+                table.rows().stream()
+                        .map(row -> new SectionView.Table.Row(Swatch.of(record.treatment(row.arm() + 1)), row.cells()))
+                        .toList(),
+                table.remarks());
+    }
+
     /** The section as shown; empty for one of another bench, or with nothing to show. */
     private Optional<SectionView> of(Section section) {
         if (section instanceof Section.Contrasts contrasts) {
@@ -67,6 +79,12 @@ final class SectionViews {
         }
         if (section instanceof Section.Diagnosed diagnosed) {
             return diagnosed.result().diagnosis().map(found -> DiagnosisViews.of(diagnosed.result(), found));
+        }
+        if (section instanceof Section.PlantBack sown) {
+            return Optional.of(PlantBackViews.of(record, sown.result()));
+        }
+        if (section instanceof Section.Table table) {
+            return Optional.of(table(table.result()));
         }
         if (section instanceof Section.Ranked ranked) {
             return Optional.of(ranked(ranked));

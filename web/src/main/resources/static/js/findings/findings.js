@@ -7,6 +7,7 @@ import { doses } from './dose.js';
 import { oneStop } from './grid.js';
 import { drawInteraction } from './interaction.js';
 import { drawLime } from './lime.js';
+import { drawPlantBack } from './plantback.js';
 import { drawThreshold } from './threshold.js';
 import { drawVolumes } from './volumes.js';
 
@@ -23,6 +24,7 @@ drawEach('interaction', drawInteraction);
 drawEach('portions', drawVolumes);
 drawEach('threshold', drawThreshold);
 drawEach('lime', drawLime);
+drawEach('plantback', drawPlantBack);
 document.querySelectorAll('[data-doses]').forEach(doses);
 document.querySelectorAll('[data-grid]').forEach(oneStop);
 

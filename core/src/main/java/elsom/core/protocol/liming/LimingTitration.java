@@ -51,6 +51,7 @@ public final class LimingTitration {
                         "Needs 7 days or more: lime works slowly, coarse lime more slowly.",
                         "No answer outside the doses tried.",
                         "Holds for this lime's fineness and this lot.")
+                .withoutDoses()
                 .answers(new TitrationAnswers())
                 .usually(3, LayoutKind.COMPLETELY_RANDOM, 0, 0, 0);
     }

@@ -70,6 +70,7 @@ public final class SalinityProtocol {
                         "Needs five strengths or more, one without loss and one with plain loss.",
                         "What drains tells the root's salinity; what goes in does not.",
                         "Heat makes salt worse: holds for this season.")
+                .withoutDoses()
                 .answers(new ThresholdAnswers("yield", "ec-out", "ec-in"))
                 .inSeries()
                 .usually(5, LayoutKind.BLOCKS, 8, 10, 200);

@@ -7,6 +7,7 @@ import elsom.core.protocol.MeasureParts;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.ProtocolData;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.results.GerminationAnswers;
 import java.time.Duration;
 
 /** Germination and root bioassay. */
@@ -37,6 +38,21 @@ public final class Germination {
                         .typicalCv(0.25)
                         .secondsEach(60)
                         .rule("five germinated seeds nearest the middle, root tip to seed"))
+                .measure(MeasureParts.of("ec", "EC of the extract")
+                        .in(UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE)
+                        .highest(60)
+                        .decimals(1)
+                        .typicalCv(0.05)
+                        .secondsEach(15)
+                        .rule("of the extract that the dish gets, before it is poured"))
+                .measure(MeasureParts.of("ph", "pH of the extract")
+                        .in(UnitOfMeasure.PH)
+                        .highest(14)
+                        .decimals(1)
+                        .typicalCv(0.03)
+                        .secondsEach(15)
+                        .rule("of the same extract, meter calibrated the same day"))
+                .look("extract", Duration.ZERO, "ec", "ph")
                 .look("24 h", Duration.ofHours(24), "germinated")
                 .look("48 h", Duration.ofHours(48), "germinated")
                 .look("72 h", Duration.ofHours(72), "germinated", "root-length")
@@ -50,6 +66,7 @@ public final class Germination {
                         "Valid only if 80 % or more germinate in the control and its dishes scatter by 30 % at most.",
                         "Fresh composts also hinder by ammonia and acids that go off in two to four weeks.")
                 .expects("germinated", 0.8, 1, "80 % or more of its seed must germinate")
+                .answers(new GerminationAnswers())
                 .usually(5, LayoutKind.COMPLETELY_RANDOM, 10, 10, 5);
     }
 }

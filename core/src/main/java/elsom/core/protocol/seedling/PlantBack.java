@@ -10,6 +10,7 @@ import elsom.core.protocol.MeasureParts;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.ProtocolData;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.results.PlantBackAnswers;
 import java.util.List;
 
 /** Plant-back after a treatment. */
@@ -46,7 +47,7 @@ public final class PlantBack {
                         .typicalCv(0.20)
                         .secondsEach(40)
                         .rule("cut at the surface and weighed within a minute"))
-                .look("first check", day(10), "emerged")
+                .look("first check", day(10), "emerged", "injury")
                 .look("all together", day(28), "emerged", "injury", "fresh-mass")
                 .every(Recurring.Kind.WATER, "all alike", day(1), day(1), day(28))
                 .prepare(
@@ -57,6 +58,7 @@ public final class PlantBack {
                 .holds(
                         "The label's and the law's waiting times rule over this.",
                         "Holds for this product, rate, medium, warmth and moisture.")
+                .answers(new PlantBackAnswers())
                 .usually(4, LayoutKind.BLOCKS, 12, 15, 0)
                 .endingTogether();
     }
