@@ -133,7 +133,10 @@ public final class LevelsText {
                 @Nullable String unit = amount.group(2);
                 spelled = unit == null ? spelled : unit.strip();
             } else {
-                throw new IllegalArgumentException("“" + part + "” is not an amount. Accepted: 0, 0.5, 1, 2 %");
+                throw new IllegalArgumentException(
+                        part.matches("[-−]\\s*[0-9].*")
+                                ? "“" + part + "” is below 0, which no dose can be. Accepted: 0, 0.5, 1, 2 %"
+                                : "“" + part + "” is not an amount. Accepted: 0, 0.5, 1, 2 %");
             }
         }
         UnitOfMeasure unit = unit(kind, name, spelled);
@@ -185,6 +188,11 @@ public final class LevelsText {
     private static UnitOfMeasure unit(FactorKind kind, String name, String spelled) {
         if (kind == FactorKind.SHARE) {
             return UnitOfMeasure.PERCENT;
+        }
+        if (kind == FactorKind.DOSE && spelled.isBlank()) {
+            throw new IllegalArgumentException(
+                    "“" + name + "” is a dose, so its levels need a unit: 1 is something else"
+                            + " in % than in mL/L. Accepted: 0, 0.5, 1, 2 % or 0, 5, 10 mL/L");
         }
         return spelled.isBlank()
                 ? UnitOfMeasure.COUNT

@@ -9,6 +9,7 @@ import elsom.core.protocol.growth.Cuttings;
 import elsom.core.protocol.growth.GrowthInPots;
 import elsom.core.protocol.liming.LimingTitration;
 import elsom.core.protocol.salt.SalinityProtocol;
+import elsom.core.protocol.salt.SodiumCourse;
 import elsom.core.protocol.seedling.Germination;
 import elsom.core.protocol.seedling.InjuryBioassay;
 import elsom.core.protocol.seedling.PlantBack;
@@ -28,6 +29,7 @@ public final class Protocols {
             PlantBack.protocol(),
             DoseSeriesProtocol.protocol(),
             SalinityProtocol.protocol(),
+            SodiumCourse.protocol(),
             LimingTitration.protocol(),
             Cuttings.protocol(),
             Brews.protocol(),

@@ -90,6 +90,20 @@ public sealed interface Typed {
         return Optional.empty();
     }
 
+    /** Meters that show ppm multiply EC by one of three numbers, and seldom say which. */
+    private static Typed partsPerMillion(String text, double ppm) {
+        return new Refused(
+                text,
+                "ppm of EC depends on the meter's factor: by 500 it is " + millisiemens(ppm / 500)
+                        + " mS/cm, by 640 it is " + millisiemens(ppm / 640) + " mS/cm, by 700 it is "
+                        + millisiemens(ppm / 700) + " mS/cm",
+                "the one that your meter's sheet names, such as " + millisiemens(ppm / 500) + " mS/cm");
+    }
+
+    private static String millisiemens(double ec) {
+        return Decimals.upTo(ec, 2);
+    }
+
     private static Typed parts(String text, String bare, UnitOfMeasure assumed, String example) {
         boolean negative = bare.startsWith("-");
         String rest =
@@ -106,6 +120,9 @@ public sealed interface Typed {
                 return new Refused(text, "Two numbers in “" + bare + "”", example);
             }
             Optional<UnitOfMeasure> unit = spelling.isEmpty() ? Optional.of(assumed) : UnitOfMeasure.spelled(spelling);
+            if (unit.isEmpty() && assumed.dimension() == Dimension.CONDUCTIVITY && spelling.equalsIgnoreCase("ppm")) {
+                return partsPerMillion(text, Double.parseDouble(matcher.group(1).replace(',', '.')));
+            }
             if (unit.isEmpty()) {
                 return new Refused(text, "“" + spelling + "” is not a unit known here", example);
             }

@@ -2,6 +2,7 @@ package elsom.core.results;
 
 import elsom.core.curve.SalinityResponse;
 import elsom.core.dose.DoseEffect;
+import elsom.core.quantity.Dimension;
 import elsom.core.stats.Outcome;
 import elsom.core.trial.Look;
 import java.util.List;
@@ -33,6 +34,16 @@ public record ThresholdResult(
      * @param percent of the highest yield that the curve has; NaN without a curve
      */
     public record Strength(String name, double salinity, double yield, double percent, int n) {}
+
+    /** Whether salinity was measured in what drained, which is what roots live in. */
+    public boolean byDrain() {
+        return axis.code().equals("ec-out");
+    }
+
+    /** Whether it was measured by EC at all, so that waters can be held against it. */
+    public boolean byEc() {
+        return axis.unit().dimension() == Dimension.CONDUCTIVITY;
+    }
 
     public ThresholdResult {
         points = List.copyOf(points);

@@ -3,7 +3,6 @@ package elsom.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import elsom.core.quantity.UnitOfMeasure;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -37,8 +36,17 @@ class LevelsTextTest {
     void amountsShareTheirUnitHoweverItIsWritten() {
         assertThat(names(dose("0, 0.25, 0,5, 1 %"))).containsExactly("0 %", "0.25 %", "0.5 %", "1 %");
         assertThat(names(dose("none, 2 g/L, 4 g/L"))).containsExactly("0 g/L", "2 g/L", "4 g/L");
-        assertThat(dose("0, 1, 2").unit()).isEqualTo(UnitOfMeasure.COUNT);
         assertThat(dose("0, 1, 2 %").levels().get(0).control()).isTrue();
+    }
+
+    @Test
+    void aDoseHasAUnitAndIsNotBelowNone() {
+        assertThatThrownBy(() -> dose("0, 1, 2"))
+                .hasMessageContaining("its levels need a unit")
+                .hasMessageContaining("Accepted: 0, 0.5, 1, 2 %");
+        assertThatThrownBy(() -> dose("0, -1 %, 2 %"))
+                .hasMessageContaining("“-1 %” is below 0")
+                .hasMessageContaining("Accepted: ");
     }
 
     @Test

@@ -39,7 +39,7 @@ class CatalogueTest {
     }
 
     @Test
-    void thirteenKindsAreOffered() {
+    void fourteenKindsAreOffered() {
         assertThat(Protocols.all())
                 .extracting(protocol -> protocol.code().value())
                 .containsExactly(
@@ -51,6 +51,7 @@ class CatalogueTest {
                         "plant-back",
                         "dose-series",
                         "salinity",
+                        "sodium",
                         "liming",
                         "cuttings",
                         "brew",

@@ -41,6 +41,18 @@ class TypedTest {
     }
 
     @Test
+    void ppmOfEcIsAskedBackWithItsThreeAnswers() {
+        assertThat(Typed.parse("640 ppm", UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE))
+                .isInstanceOfSatisfying(
+                        Typed.Refused.class,
+                        refused -> assertThat(refused.message())
+                                .contains("by 500 it is 1.28")
+                                .contains("by 640 it is 1 mS/cm")
+                                .contains("by 700 it is 0.91")
+                                .contains("Accepted: "));
+    }
+
+    @Test
     void keepsTheUnitThatWasTyped() {
         assertThat(Typed.parse("2 tsp", UnitOfMeasure.MILLILITRE))
                 .isInstanceOfSatisfying(Typed.Understood.class, understood -> {

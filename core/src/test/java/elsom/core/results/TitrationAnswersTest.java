@@ -64,6 +64,17 @@ class TitrationAnswersTest {
         return findings.sections(Section.LimeCurve.class).get(0).result();
     }
 
+    /** Sulfur: pH falls, and a target is found on the way down. */
+    @Test
+    void acidifyingIsReadOnTheWayDown() {
+        Findings findings = found((grams, look) -> 7.4 - 0.4 * grams, 2);
+        TitrationResult result = result(findings);
+        assertThat(result.range().orElseThrow().low()).isCloseTo(5.0, within(0.01));
+        assertThat(result.dose(6.2).asOptional().orElseThrow().gramsPerLitre()).isCloseTo(3.0, within(0.02));
+        assertThat(result.dose(7.9).whyNot()).isPresent();
+        assertThat(result.dose(4.5).whyNot()).isPresent();
+    }
+
     private static double straight(double grams, int look) {
         return 4.6 + 0.5 * grams;
     }

@@ -1,19 +1,10 @@
 package elsom.web.findings;
 
 import elsom.core.protocol.Cautions;
-import elsom.core.results.Findings;
 import elsom.core.results.Section;
 import elsom.core.results.TitrationResult;
-import elsom.core.trial.TrialId;
-import elsom.core.trial.TrialRecord;
-import elsom.web.kit.ClosedPage;
-import elsom.web.kit.TrialHeader;
 import elsom.web.platform.NotFound;
-import elsom.web.platform.Refusal;
-import elsom.web.trial.Trials;
-import java.time.Clock;
 import java.util.List;
-import java.util.OptionalInt;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -23,14 +14,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** How much lime a batch needs for a pH, by the trial's curve. */
 @Controller
 class LimingController {
-    private final Trials trials;
-    private final WorkedOut workedOut;
-    private final Clock clock;
+    private final OpenFindings open;
 
-    LimingController(Trials trials, WorkedOut workedOut, Clock clock) {
-        this.trials = trials;
-        this.workedOut = workedOut;
-        this.clock = clock;
+    LimingController(OpenFindings open) {
+        this.open = open;
     }
 
     @GetMapping("/trials/{trial}/liming")
@@ -41,13 +28,8 @@ class LimingController {
             @RequestParam(defaultValue = "100") String tested,
             @RequestParam(defaultValue = "100") String used,
             Model model) {
-        TrialRecord record = trials.snapshot(new TrialId(trial));
-        if (ClosedPage.ofFindings(record, clock.instant(), TrialHeader.Step.FINDINGS)
-                .isPresent()) {
-            throw new Refusal("There are no findings to see yet.");
-        }
-        Findings findings = workedOut.of(record, OptionalInt.empty());
-        TitrationResult result = findings.sections(Section.LimeCurve.class).stream()
+        OpenFindings.Found found = open.of(trial);
+        TitrationResult result = found.findings().sections(Section.LimeCurve.class).stream()
                 .findFirst()
                 .map(Section.LimeCurve::result)
                 .orElseThrow(() -> new NotFound(
@@ -55,10 +37,7 @@ class LimingController {
         model.addAttribute(
                 "page",
                 LimingPage.of(
-                        TrialHeader.of(record, clock.instant(), TrialHeader.Step.FINDINGS, findings.comparedAt()),
-                        result,
-                        LimingForm.read(target, batch, tested, used),
-                        List.of(Cautions.LIME)));
+                        found.header(), result, LimingForm.read(target, batch, tested, used), List.of(Cautions.LIME)));
         return "findings/liming";
     }
 }

@@ -24,6 +24,11 @@ record Links(TrialRecord record, int comparedAt, int bench) {
         return "/trials/" + record.trial().id() + "/mixing?endpoint=" + kind.code();
     }
 
+    /** Where two waters are blended. */
+    String blending() {
+        return "/trials/" + record.trial().id() + "/blending";
+    }
+
     /** Where the amount for a pH is worked out. */
     String liming() {
         return "/trials/" + record.trial().id() + "/liming";

@@ -3,19 +3,10 @@ package elsom.web.findings;
 import elsom.core.dose.WorkingRate;
 import elsom.core.protocol.Cautions;
 import elsom.core.results.DoseResult;
-import elsom.core.results.Findings;
 import elsom.core.results.Section;
 import elsom.core.stats.Outcome;
-import elsom.core.trial.TrialId;
-import elsom.core.trial.TrialRecord;
-import elsom.web.kit.ClosedPage;
-import elsom.web.kit.TrialHeader;
 import elsom.web.platform.NotFound;
-import elsom.web.platform.Refusal;
-import elsom.web.trial.Trials;
-import java.time.Clock;
 import java.util.List;
-import java.util.OptionalInt;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -25,14 +16,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** How the strength to work with is mixed, to be printed. */
 @Controller
 class MixingController {
-    private final Trials trials;
-    private final WorkedOut workedOut;
-    private final Clock clock;
+    private final OpenFindings open;
 
-    MixingController(Trials trials, WorkedOut workedOut, Clock clock) {
-        this.trials = trials;
-        this.workedOut = workedOut;
-        this.clock = clock;
+    MixingController(OpenFindings open) {
+        this.open = open;
     }
 
     @GetMapping("/trials/{trial}/mixing")
@@ -45,13 +32,8 @@ class MixingController {
             @RequestParam(defaultValue = "") String reason,
             @RequestParam(defaultValue = "") String stock,
             Model model) {
-        TrialRecord record = trials.snapshot(new TrialId(trial));
-        if (ClosedPage.ofFindings(record, clock.instant(), TrialHeader.Step.FINDINGS)
-                .isPresent()) {
-            throw new Refusal("There are no findings to see yet.");
-        }
-        Findings findings = workedOut.of(record, OptionalInt.empty());
-        DoseResult result = findings.sections(Section.Doses.class).stream()
+        OpenFindings.Found found = open.of(trial);
+        DoseResult result = found.findings().sections(Section.Doses.class).stream()
                 .map(Section.Doses::result)
                 .filter(one -> one.kind().code().equals(endpoint)
                         && series >= 0
@@ -66,7 +48,7 @@ class MixingController {
         model.addAttribute(
                 "page",
                 MixingPage.of(
-                        TrialHeader.of(record, clock.instant(), TrialHeader.Step.FINDINGS, findings.comparedAt()),
+                        found.header(),
                         result,
                         rate(result.lines().get(series), form.safety()),
                         form,

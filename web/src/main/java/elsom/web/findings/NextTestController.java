@@ -4,19 +4,14 @@ import elsom.core.plan.Plan;
 import elsom.core.results.BioassayResult;
 import elsom.core.results.NextTrial;
 import elsom.core.results.Section;
-import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import elsom.web.kit.ClosedPage;
-import elsom.web.kit.TrialHeader;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
 import elsom.web.trial.Plans;
-import elsom.web.trial.Trials;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.OptionalInt;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -28,27 +23,22 @@ import org.springframework.web.bind.annotation.RequestParam;
 class NextTestController {
     private static final int SEEDS = 1_000_000;
 
-    private final Trials trials;
+    private final OpenFindings open;
     private final Plans plans;
-    private final WorkedOut workedOut;
     private final Clock clock;
     private final SecureRandom seeds = new SecureRandom();
 
-    NextTestController(Trials trials, Plans plans, WorkedOut workedOut, Clock clock) {
-        this.trials = trials;
+    NextTestController(OpenFindings open, Plans plans, Clock clock) {
+        this.open = open;
         this.plans = plans;
-        this.workedOut = workedOut;
         this.clock = clock;
     }
 
     @PostMapping("/trials/{trial}/findings/next-test")
     String plan(@PathVariable long trial, @RequestParam String lot, @RequestParam UUID token) {
-        TrialRecord record = trials.snapshot(new TrialId(trial));
-        if (ClosedPage.ofFindings(record, clock.instant(), TrialHeader.Step.FINDINGS)
-                .isPresent()) {
-            throw new Refusal("There are no findings to see yet.");
-        }
-        BioassayResult result = workedOut.of(record, OptionalInt.empty()).sections(Section.Diagnosed.class).stream()
+        OpenFindings.Found found = open.of(trial);
+        TrialRecord record = found.record();
+        BioassayResult result = found.findings().sections(Section.Diagnosed.class).stream()
                 .map(Section.Diagnosed::result)
                 .filter(one -> one.lot().equals(lot))
                 .findFirst()

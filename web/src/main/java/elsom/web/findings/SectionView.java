@@ -93,7 +93,13 @@ public sealed interface SectionView {
 
     /** How yield goes with salinity. */
     record Threshold(
-            String title, String lookName, List<Told> numbers, List<Strength> strengths, String axis, String data)
+            String title,
+            String lookName,
+            List<Told> numbers,
+            List<Strength> strengths,
+            String axis,
+            String blendHref,
+            String data)
             implements SectionView {
         @Override
         public String fragment() {

@@ -72,7 +72,7 @@ final class SectionViews {
             return Optional.of(DoseViews.of(record, doses.result(), links));
         }
         if (section instanceof Section.Threshold threshold) {
-            return Optional.of(ThresholdViews.of(record, threshold.result()));
+            return Optional.of(ThresholdViews.of(record, threshold.result(), links));
         }
         if (section instanceof Section.LimeCurve lime) {
             return Optional.of(LimeViews.of(record, lime.result(), links));

@@ -19,7 +19,7 @@ final class ThresholdViews {
 
     private ThresholdViews() {}
 
-    static SectionView of(TrialRecord record, ThresholdResult result) {
+    static SectionView of(TrialRecord record, ThresholdResult result, Links links) {
         FigureKind axis = result.axis();
         FigureKind yield = result.yield();
         return new SectionView.Threshold(
@@ -39,6 +39,7 @@ final class ThresholdViews {
                                 Double.isNaN(strength.percent()) ? "–" : Decimals.fixed(strength.percent(), 0) + " %"))
                         .toList(),
                 axis.label(),
+                result.byEc() && result.fit().asOptional().isPresent() ? links.blending() : "",
                 Json.of(chart(record, result)));
     }
 
