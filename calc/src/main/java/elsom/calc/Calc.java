@@ -1,5 +1,6 @@
 package elsom.calc;
 
+import elsom.core.sums.Sums;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
@@ -31,25 +32,27 @@ import tools.jackson.databind.node.ObjectNode;
                 "Works out the cases of a JSON file: [{\"id\",\"family\",\"input\"}] in, [{\"id\",\"result\"}] out.")
 public final class Calc implements Callable<Integer> {
     private static final int CANT_READ = 2;
-    private static final Map<String, Family> FAMILIES = Stream.of(
-                    new ContinuousDoseFamily(),
-                    new DryDownFamily(),
-                    new DunnettFamily(),
-                    new FactorialFamily(),
-                    new MixedFamily(),
-                    new NoecFamily(),
-                    new OneWayFamily(),
-                    new PowerFamily(),
-                    new QuantalDoseFamily(),
-                    new ProportionsFamily(),
-                    new TTestsFamily(),
-                    new ResidueDecayFamily(),
-                    new ThresholdFamily(),
-                    new TitrationFamily(),
-                    new TukeyFamily(),
-                    new VerdictFamily(),
-                    new WaterRetentionFamily(),
-                    new WaterRetentionFitFamily())
+    private static final Map<String, Family> FAMILIES = Stream.<Family>concat(
+                    Stream.of(
+                            new ContinuousDoseFamily(),
+                            new DryDownFamily(),
+                            new DunnettFamily(),
+                            new FactorialFamily(),
+                            new MixedFamily(),
+                            new NoecFamily(),
+                            new OneWayFamily(),
+                            new PowerFamily(),
+                            new QuantalDoseFamily(),
+                            new ProportionsFamily(),
+                            new TTestsFamily(),
+                            new ResidueDecayFamily(),
+                            new ThresholdFamily(),
+                            new TitrationFamily(),
+                            new TukeyFamily(),
+                            new VerdictFamily(),
+                            new WaterRetentionFamily(),
+                            new WaterRetentionFitFamily()),
+                    Sums.all().stream().map(SumFamily::new))
             .collect(Collectors.toMap(Family::name, Function.identity()));
 
     @Parameters(paramLabel = "FILE.json", description = "The cases.")

@@ -1,6 +1,6 @@
 package elsom.web.bench;
 
-import elsom.core.plan.Pots;
+import elsom.core.plan.Plan;
 import elsom.core.protocol.Concern;
 import elsom.core.protocol.Protocols;
 import elsom.core.quantity.Typed;
@@ -60,7 +60,7 @@ class Entries {
         if (typed instanceof Typed.Refused refused) {
             return refused(record, form, refused.message());
         }
-        Optional<String> impossible = SymptomCheck.problem(record, ref, form.text(), () -> sown(trial));
+        Optional<String> impossible = SymptomCheck.problem(record, ref, form.text(), () -> sown(record, ref));
         if (impossible.isPresent()) {
             return refused(record, form, impossible.get());
         }
@@ -83,9 +83,16 @@ class Entries {
         return answer(EntryAnswer.Status.STALE, after, ref, staleMessage(after, (Entered.Stale) entered));
     }
 
-    private boolean sown(TrialId trial) {
-        Pots pots = plans.plan(trial).pots();
-        return pots.plants() > 0 || pots.seeds() > 0;
+    /** Whether a unit has seeds or plants, and has them by that look: sowings may be days apart. */
+    private boolean sown(TrialRecord record, ReadingRef ref) {
+        Plan plan = plans.plan(record.trial().id());
+        boolean plants = plan.pots().plants() > 0 || plan.pots().seeds() > 0;
+        Instant look =
+                record.look(ref.look()).orElseThrow().plannedAt(record.trial().start());
+        // Of a blind trial the treatment, and so its day of sowing, is hidden here.
+        boolean known = !record.trial().blind();
+        int treatment = record.unit(ref.unit()).orElseThrow().treatment();
+        return plants && (!known || !plan.schedule().startOf(treatment).isAfter(look));
     }
 
     private static Optional<ReadingRef> ref(TrialRecord record, EntryForm form) {

@@ -1,5 +1,6 @@
 package elsom.web.findings;
 
+import elsom.core.dose.Ratio;
 import elsom.core.dose.WorkingRate;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Typed;
@@ -41,6 +42,9 @@ public record MixingForm(
         if (reason.length() > LONGEST || stock.length() > LONGEST) {
             problems.put(reason.length() > LONGEST ? "reason" : "stock", "At most " + LONGEST + " characters.");
         }
+        Ratio.parse(stock)
+                .filter(ratio -> ratio.readings().size() != 1)
+                .ifPresent(ratio -> problems.putIfAbsent("stock", ratio.question() + "."));
         return new MixingForm(
                 volume.strip(), millilitres, factor.strip(), safety, reason.strip(), stock.strip(), series, problems);
     }

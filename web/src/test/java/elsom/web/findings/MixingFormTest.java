@@ -48,4 +48,12 @@ class MixingFormTest {
         assertThat(MixingForm.read("1 L", "2", "", "x".repeat(121), 0).problem("stock"))
                 .contains("At most 120");
     }
+
+    @Test
+    void aStockWrittenAsARatioIsAskedBack() {
+        MixingForm form = MixingForm.read("1 L", "2", "", "1:4", 0);
+        assertThat(form.problem("stock")).contains("which part is water?").contains("20 %");
+        assertThat(form.stock()).isEqualTo("1:4");
+        assertThat(MixingForm.read("1 L", "2", "", "1 in 10", 0).problems()).isEmpty();
+    }
 }

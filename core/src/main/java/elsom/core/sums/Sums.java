@@ -1,0 +1,36 @@
+package elsom.core.sums;
+
+import java.util.List;
+import java.util.Optional;
+
+/** All sums there are. */
+public final class Sums {
+    private static final List<Sum> ALL = List.of(
+            Dilutions.byStrength(),
+            Dilutions.byRatio(),
+            Dilutions.series(),
+            Feeds.feed(),
+            Feeds.rates(),
+            Feeds.plot(),
+            Feeds.seed(),
+            Salts.units(),
+            Salts.extracts(),
+            Salts.sodium(),
+            Salts.blending(),
+            Meters.calibration(),
+            Meters.loss(),
+            Meters.conversion(),
+            Money.returns(),
+            Money.potCost(),
+            Money.change());
+
+    private Sums() {}
+
+    public static List<Sum> all() {
+        return ALL;
+    }
+
+    public static Optional<Sum> find(String code) {
+        return ALL.stream().filter(sum -> sum.code().equals(code)).findFirst();
+    }
+}

@@ -1,0 +1,233 @@
+package elsom.core.sums;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** The sums against values worked out by hand, the laws they keep, and what they refuse. */
+class SumsTest {
+    static Stream<Sum> all() {
+        return Sums.all().stream();
+    }
+
+    /** "stock=6 % wanted=0.5 %" with commas between. */
+    private static Map<String, String> typed(String text) {
+        Map<String, String> typed = new HashMap<>();
+        for (String part : text.split(";")) {
+            if (!part.isBlank()) {
+                typed.put(part.split("=")[0].strip(), part.split("=", 2)[1].strip());
+            }
+        }
+        return typed;
+    }
+
+    private static Map<String, Double> numbers(String code, String text) {
+        return Sums.find(code)
+                .orElseThrow()
+                .worked(typed(text))
+                .answer()
+                .orElseThrow()
+                .numbers();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                // C1V1 = C2V2: 2000 mL of 0.5 % from 6 %.
+                "dilution | stock=6 %; wanted=0.5 %; volume=2 L | stock_ml | 166.6667 | 0.0001",
+                "dilution | stock=100; wanted=100; volume=1 L | water_ml | 0 | 1e-9",
+                "ratio | ratio=1 in 10; volume=1 L | stock_ml | 100 | 1e-9",
+                "ratio | ratio=2:1; water=first; volume=3 L | stock_ml | 1000 | 1e-9",
+                "ratio | ratio=2:1; water=second; volume=3 L | stock_ml | 2000 | 1e-9",
+                "dilution_series | stock=4; factor=2; steps=3; volume=500 mL | step_3 | 0.5 | 1e-12",
+                "dilution_series | stock=4; factor=2; steps=3; volume=500 mL | made_ml | 1000 | 1e-9",
+                // 100 mg N/L of a feed with 12 % N: 100/(10·12) g/L.
+                "feed | n=12; p=5; k=15; wanted=100; volume=10 L | product_g | 8.3333 | 0.0001",
+                // its phosphorus: 0.8333 g/L · 5 % · 0.4364 = 18.183 mg/L
+                "feed | n=12; p=5; k=15; wanted=100; volume=10 L | p_mg_per_l | 18.183 | 0.001",
+                "feed | n=12; p=5; k=15; wanted=100; volume=10 L | k_mg_per_l | 103.763 | 0.001",
+                "feed | n=12; p=5; k=15; wanted=100; volume=10 L; other=6 | other_g_per_l | 1.6667 | 0.0001",
+                // 50 g/m² on 64 cm²
+                "rates | amount=50; basis=area; top=64; containers=24 | g_per_container | 0.32 | 1e-12",
+                "rates | amount=3; basis=medium; filled=380 mL | g_per_container | 1.14 | 1e-12",
+                "rates | amount=2; basis=plant; plants=3 | g_per_container | 6 | 1e-12",
+                // 40 stations of 30 by 20 cm
+                "plot | rows=4; stations=10; between=30; within=20; rate=35 | area_m2 | 2.4 | 1e-12",
+                "plot | rows=4; stations=10; between=30; within=20; rate=35 | product_g | 84 | 1e-9",
+                // 240 / 0.85 · 1.1 = 310.6
+                "seed | plants=240; germination=85; spare=10; mass=2.1 | seeds | 311 | 1e-9",
+                "salinity_units | reading=640; scale=640 | ec25 | 1 | 1e-12",
+                "salinity_units | reading=1.8; scale=ec | ppm_500 | 900 | 1e-9",
+                // 1.8 read at 15 °C without correction: 1.8/(1 − 0.191)
+                "salinity_units | reading=1.8; scale=ec; temperature=15; corrected=no | ec25 | 2.22497 | 0.00001",
+                // half-way between the limits 0.75 and 1.25 is half-way between 2.0 and 3.5
+                "extracts | ec=1.0; from=1:2; to=saturated | ec | 2.75 | 1e-9",
+                "extracts | ec=2.6; from=pour-through; to=1:5 | ec | 0.35 | 1e-9",
+                // 460/22.99 = 20.009, 120/20.04 = 5.988, 24/12.15 = 1.975 meq/L; 20.009/√3.982
+                "sodium | na=460; ca=120; mg=24 | sar | 10.028 | 0.001",
+                "blending | a=0.5; b=6.5; limit=2 | share_b | 0.25 | 1e-12",
+                "blending | a=1; b=1; limit=2; extract=1.5 | leaching_fraction | 0.153846 | 1e-6",
+                // 175 mV over 2.99 pH is 58.53 mV; Nernst at 25 °C 59.16 mV
+                "calibration | acid=172; middle=-3; basic= ; temperature=25 | slope_percent | 98.93 | 0.02",
+                "water_loss | before=412.3; after=371.8; time=12 h; dry= | ml_per_day | 81 | 1e-9",
+                "conversion | amount=1 US gal; to=mL | value | 3785.411784 | 1e-6",
+                "conversion | amount=2 tsp; to=g; density=0.9 | value | 8.8721 | 0.0001",
+                // 3.5 kg · 4.20 − 9
+                "money | before=18; after=21.5; price=4.20; cost=9 | net | 5.7 | 1e-9",
+                "money | before=18; after=21.5; price=4.20; cost=9 | break_even_price | 2.5714 | 0.0001",
+                "pot_cost | price=11.50; bag=60 L; container=380 mL; settling=15; containers=24 | per_container | 0.085686 | 1e-6",
+                // Welch by hand: 3.5 ± 2.306·√(2.1²/5 + 2.6²/5), df 7.66 → t 2.324
+                "change | before=18; before_sd=2.1; before_n=5; after=21.5; after_sd=2.6; after_n=5 | low | 0.0267 | 0.005"
+            })
+    void theSumComesToWhatItDoesByHand(String code, String fields, String name, double value, double within) {
+        assertThat(numbers(code, fields).get(name)).isCloseTo(value, within(within));
+    }
+
+    @ParameterizedTest
+    @MethodSource("all")
+    void itsExamplesAreAnAnswerWithWorkingAndASource(Sum sum) {
+        Sum.Worked worked = sum.worked(Map.of());
+        assertThat(worked.values().problems()).as(sum.code()).isEmpty();
+        SumAnswer answer = worked.answer().orElseThrow();
+        assertThat(answer.sentence()).endsWith(".");
+        assertThat(answer.numbers()).isNotEmpty();
+        assertThat(sum.source()).isNotBlank();
+        Map<String, String> every = new HashMap<>();
+        sum.fields().forEach(field -> every.put(field.code(), field.example()));
+        assertThat(sum.worked(every).values().problems())
+                .as("optional blanks filled too")
+                .isEmpty();
+    }
+
+    @ParameterizedTest
+    @MethodSource("all")
+    void nothingThatIsWrittenBreaksIt(Sum sum) {
+        List<String> odd =
+                List.of("", "-1", "0", "1e9", "NaN", "½", "<b>", "640 ppm", "2:1", "9".repeat(80), "0.0000001");
+        for (SumField field : sum.fields()) {
+            for (String text : odd) {
+                Sum.Worked worked = sum.worked(Map.of(field.code(), text));
+                assertThat(worked.answer().isPresent()
+                                || !worked.values().problems().isEmpty())
+                        .as(sum.code() + " " + field.code() + "=" + text)
+                        .isTrue();
+                worked.answer()
+                        .ifPresent(answer -> assertThat(answer.numbers().values())
+                                .as(sum.code() + " " + field.code() + "=" + text)
+                                .allMatch(number -> Double.isFinite(number)));
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "dilution | wanted=12 %; stock=6 % | wanted | stronger than the stock",
+                "dilution | volume=-2 L | volume | It can be",
+                "dilution | stock=120 % | stock | to 100 %",
+                "ratio | ratio=2:1 | water | which part is water",
+                "ratio | ratio=half | ratio | Accepted: 2:1",
+                "feed | n=60; p=30; k=20 | n | more than 100 %",
+                "rates | basis=acre | basis | Choose one",
+                "salinity_units | scale=ppm | scale | Choose one",
+                "blending | a=640 ppm | a | by 640 it is 1 mS/cm",
+                "blending | a=3; limit=2 | a | Even water A alone",
+                "sodium | ca=0; mg=0 | ca | Without calcium",
+                "conversion | amount=2 tsp; to=g | density | bulk density",
+                "conversion | amount=5 cm; to=g | amount | a length",
+                "water_loss | before=100; after=120 | after | heavier than before",
+                "seed | germination=130 | germination | 1 to 100"
+            })
+    void whatCantBeIsSaidAtItsBlankWithWhatCan(String code, String fields, String field, String says) {
+        Sum.Worked worked = Sums.find(code).orElseThrow().worked(typed(fields));
+        assertThat(worked.answer()).isEmpty();
+        assertThat(worked.values().problems()).containsKey(field);
+        assertThat(worked.values().problems().get(field)).contains(says);
+    }
+
+    @Test
+    void stockAndWaterAddUpToTheVolume() {
+        Random chance = new Random(4);
+        for (int i = 0; i < 200; i++) {
+            double stock = 1 + 99 * chance.nextDouble();
+            double wanted = stock * chance.nextDouble();
+            Map<String, Double> found =
+                    numbers("dilution", "stock=" + stock + "; wanted=" + wanted + "; volume=1000 mL");
+            assertThat(found.get("stock_ml") + found.get("water_ml")).isCloseTo(1000, within(1e-6));
+            assertThat(found.get("stock_ml") * stock / 1000).isCloseTo(wanted, within(1e-6));
+        }
+    }
+
+    @Test
+    void aBlendLiesBetweenItsWaters() {
+        Random chance = new Random(5);
+        for (int i = 0; i < 200; i++) {
+            double a = chance.nextDouble();
+            double b = a + 5 * chance.nextDouble();
+            double limit = a + 0.01 + 5 * chance.nextDouble();
+            double ec = numbers("blending", "a=" + a + "; b=" + b + "; limit=" + limit)
+                    .get("ec");
+            assertThat(ec).isBetween(a - 1e-9, Math.min(b, limit) + 1e-9);
+        }
+    }
+
+    @Test
+    void anExtractThereAndBackIsItself() {
+        for (double ec : new double[] {0.05, 0.3, 0.9, 1.4, 2.2, 4}) {
+            double there = numbers("extracts", "ec=" + ec + "; from=1:2; to=pour-through")
+                    .get("ec");
+            double back = numbers("extracts", "ec=" + there + "; from=pour-through; to=1:2")
+                    .get("ec");
+            assertThat(back).isCloseTo(ec, within(1e-9));
+        }
+    }
+
+    @Test
+    void americanMeasuresComeToTheSame() {
+        double metric = numbers("dilution", "stock=6; wanted=0.5; volume=3785.411784 mL")
+                .get("stock_ml");
+        double american =
+                numbers("dilution", "stock=6; wanted=0.5; volume=1 US gal").get("stock_ml");
+        assertThat(american).isCloseTo(metric, within(1e-9));
+    }
+
+    @Test
+    void ameterIsJudgedByItsWorstSlope() {
+        Sum calibration = Sums.find("calibration").orElseThrow();
+        assertThat(calibration
+                        .worked(typed("acid=172; middle=-3; basic=-176"))
+                        .answer()
+                        .orElseThrow()
+                        .sentence())
+                .isEqualTo("The meter is good.");
+        assertThat(calibration
+                        .worked(typed("acid=160; middle=-3"))
+                        .answer()
+                        .orElseThrow()
+                        .sentence())
+                .startsWith("It will do for now");
+        assertThat(calibration
+                        .worked(typed("acid=120; middle=-3"))
+                        .answer()
+                        .orElseThrow()
+                        .sentence())
+                .startsWith("Don't measure with it: its slope is off");
+        assertThat(calibration
+                        .worked(typed("acid=220; middle=45"))
+                        .answer()
+                        .orElseThrow()
+                        .sentence())
+                .contains("zero point is off");
+    }
+}
