@@ -90,10 +90,17 @@ public final class NextTrial {
                         "1 " + result.lot() + " + 3 " + result.clean(),
                         "1 " + result.lot() + " + 1 " + result.clean(),
                         result.lot()));
-            case GRASS -> List.of(named("Seedling", FactorKind.HANDLING, plant(result), "barley"), lot);
-            case LEGUME -> List.of(named("Seedling", FactorKind.HANDLING, plant(result), "pea"), lot);
+            case GRASS ->
+                List.of(named("Seedling", FactorKind.HANDLING, plant(result), beside(result, "barley", "oat")), lot);
+            case LEGUME ->
+                List.of(named("Seedling", FactorKind.HANDLING, plant(result), beside(result, "pea", "bean")), lot);
             case EC, PH -> List.of();
         };
+    }
+
+    /** Another plant than the one that was injured. */
+    private static String beside(BioassayResult result, String usual, String other) {
+        return plant(result).equalsIgnoreCase(usual) ? other : usual;
     }
 
     private static Factor named(String name, FactorKind kind, String... levels) {

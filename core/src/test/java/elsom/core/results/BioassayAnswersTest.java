@@ -8,13 +8,7 @@ import elsom.core.diagnosis.Sign;
 import elsom.core.plan.APlan;
 import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
-import elsom.core.plan.Measured;
-import elsom.core.plan.Plan;
-import elsom.core.protocol.Protocols;
-import elsom.core.trial.ExperimentalUnit;
-import elsom.core.trial.Look;
 import java.util.List;
-import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 
 /** A lot is judged against its clean medium in each plant, and its cause is looked for only where it injures. */
@@ -29,31 +23,8 @@ class BioassayAnswersTest {
             "1 GW-32 + 1 leaf mould",
             "GW-32");
 
-    /** What a unit of a treatment shows at a day, such as "7 cupped, twisted". */
-    @FunctionalInterface
-    private interface Eye {
-        String sees(String treatment, double days, int replicate);
-    }
-
-    private static Plan plan(Factor... factors) {
-        return APlan.of("seedling-injury").factors(factors).replicates(4).plan();
-    }
-
-    private static Findings found(Plan plan, Eye eye) {
-        Measured measured = Measured.started(plan);
-        for (Look look : measured.record().looks()) {
-            for (ExperimentalUnit unit : measured.record().units()) {
-                String text = eye.sees(
-                        measured.record().treatment(unit).name(), look.hoursAfterStart() / 24, unit.replicate());
-                measured.typed(unit, look, "injury", 1, Double.parseDouble(text.split(" ")[0]), text);
-            }
-        }
-        return Protocols.find(plan.protocol())
-                .orElseThrow()
-                .findings(Evidence.of(
-                        plan,
-                        measured.record(),
-                        OptionalInt.of(measured.record().looks().size())));
+    private static Findings found(ABioassay.Eye eye, Factor... factors) {
+        return ABioassay.of(factors).scored(eye).found();
     }
 
     private static List<BioassayResult> results(Findings findings) {
@@ -62,20 +33,9 @@ class BioassayAnswersTest {
                 .toList();
     }
 
-    private static String auxin(String treatment, double days, int replicate) {
-        boolean pea = treatment.startsWith("pea");
-        double share = !treatment.contains("GW-32")
-                ? 0
-                : treatment.contains("3 leaf mould") ? 0.25 : treatment.contains("+") ? 0.5 : 1;
-        long injury = Math.round((pea ? 9 * share * days / 21 : 0) + replicate % 2);
-        return injury >= 3 ? injury + " cupped, twisted" : String.valueOf(injury);
-    }
-
-    private final Factor seedlings = APlan.factor("Seedling", FactorKind.HANDLING, "pea", "barley");
-
     @Test
     void theLotThatCupsPeasAndSparesBarleyIsNamedAndTheOtherIsNot() {
-        Findings findings = found(plan(seedlings, MIXES), BioassayAnswersTest::auxin);
+        Findings findings = found(ABioassay::auxin, ABioassay.SEEDLINGS, MIXES);
         List<BioassayResult> lots = results(findings);
         assertThat(lots).extracting(BioassayResult::lot).containsExactly("GW-32", "GW-31");
         assertThat(lots.get(1).injurious()).isFalse();
@@ -98,7 +58,7 @@ class BioassayAnswersTest {
 
     @Test
     void injuryByShareHasItsOwnLineForEachPlantAndNoShareToWorkWith() {
-        Findings findings = found(plan(seedlings, MIXES), BioassayAnswersTest::auxin);
+        Findings findings = found(ABioassay::auxin, ABioassay.SEEDLINGS, MIXES);
         DoseResult shares = findings.sections(Section.Doses.class).get(0).result();
         assertThat(shares.factor()).isEqualTo("Share of GW-32");
         assertThat(shares.lines()).extracting(DoseResult.Line::name).containsExactly("pea", "barley");
@@ -110,12 +70,13 @@ class BioassayAnswersTest {
 
     @Test
     void aPairWithCharcoalSpeaks() {
-        Factor pair = APlan.factor("Pair", FactorKind.HANDLING, "as it is", "with charcoal");
-        Factor lots = APlan.factor("Mix", FactorKind.MATERIAL, "leaf mould", "GW-32");
-        Findings findings = found(plan(lots, pair), (treatment, days, replicate) -> {
-            boolean harmed = treatment.startsWith("GW-32") && !treatment.contains("charcoal");
-            return (harmed ? 7 + replicate % 2 : replicate % 2) + (harmed ? " stunted" : "");
-        });
+        Findings findings = found(
+                (treatment, days, replicate) -> {
+                    boolean harmed = treatment.startsWith("GW-32") && !treatment.contains("charcoal");
+                    return (harmed ? 7 + replicate % 2 : replicate % 2) + (harmed ? " stunted" : "");
+                },
+                ABioassay.LOT,
+                ABioassay.pair("with charcoal"));
         BioassayResult result = results(findings).get(0);
         assertThat(result.diagnosis().orElseThrow().first().reasons())
                 .anyMatch(reason ->
@@ -127,10 +88,9 @@ class BioassayAnswersTest {
 
     @Test
     void withoutSymptomsItCantTellAndSaysWhatWould() {
-        Factor lots = APlan.factor("Mix", FactorKind.MATERIAL, "leaf mould", "GW-32");
         Findings findings = found(
-                plan(lots),
-                (treatment, days, replicate) -> String.valueOf((treatment.equals("GW-32") ? 6 : 0) + replicate % 2));
+                (treatment, days, replicate) -> String.valueOf((treatment.equals("GW-32") ? 6 : 0) + replicate % 2),
+                ABioassay.LOT);
         BioassayResult result = results(findings).get(0);
         assertThat(result.injurious()).isTrue();
         assertThat(result.contaminant()).isEmpty();
@@ -142,10 +102,9 @@ class BioassayAnswersTest {
 
     @Test
     void anInjuredControlAllowsNoDiagnosis() {
-        Factor lots = APlan.factor("Mix", FactorKind.MATERIAL, "leaf mould", "GW-32");
         Findings findings = found(
-                plan(lots),
-                (treatment, days, replicate) -> String.valueOf((treatment.equals("GW-32") ? 8 : 4) + replicate % 2));
+                (treatment, days, replicate) -> String.valueOf((treatment.equals("GW-32") ? 8 : 4) + replicate % 2),
+                ABioassay.LOT);
         assertThat(results(findings).get(0).refused().orElseThrow()).contains("is injured itself");
         assertThat(results(findings).get(0).diagnosis()).isEmpty();
     }

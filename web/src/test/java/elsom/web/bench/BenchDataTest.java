@@ -3,6 +3,7 @@ package elsom.web.bench;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.plan.Measured;
+import elsom.core.results.ABioassay;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
@@ -12,6 +13,7 @@ import elsom.web.GrowthPlan;
 import elsom.web.exchange.ExchangeFixture;
 import elsom.web.kit.TrialHeader;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
@@ -94,5 +96,38 @@ class BenchDataTest {
         assertThat(stage.lines()).extracting(UnitPage.Line::look).contains("dry again");
         assertThat(stage.mishaps()).singleElement().asString().contains("cat, \"again\"");
         assertThat(page.stages().get(1).question()).isEqualTo(measured.trial().question());
+    }
+
+    @Test
+    void aScoreIsPickedOnTheDrawingOfItsPlantAndSaysItsSymptoms() {
+        ABioassay bioassay = ABioassay.of(ABioassay.SEEDLINGS, ABioassay.LOT).scored(ABioassay::auxin);
+        Look last = bioassay.record().looks().get(3);
+        BenchData data = BenchData.of(bioassay.record(), last, "NOW", Optional.empty());
+        List<BenchData.Task> injuries = data.tasks().stream()
+                .filter(task -> task.endpoint().equals("injury"))
+                .toList();
+        assertThat(injuries).extracting(BenchData.Task::plant).containsOnly("legume", "grass");
+        assertThat(injuries)
+                .filteredOn(task -> task.treatmentName().equals("pea · GW-32"))
+                .allSatisfy(task -> assertThat(
+                                Objects.requireNonNull(task.current()).value())
+                        .endsWith("points, cupped leaf, twisted stem or petiole"));
+        BenchData.Task alive = data.tasks().stream()
+                .filter(task -> task.endpoint().equals("alive"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(alive.plant()).isEmpty();
+        assertThat(alive.among()).as("one button says that all of them live").isEqualTo(8);
+    }
+
+    @Test
+    void aBlindTrialTellsNoPlant() {
+        ABioassay bioassay = ABioassay.of(ABioassay.SEEDLINGS, ABioassay.LOT).scored(ABioassay::auxin);
+        TrialRecord hidden = bioassay.record().codesOnly();
+        BenchData data = BenchData.of(hidden, hidden.looks().get(0), "NOW", Optional.empty());
+        assertThat(data.tasks())
+                .filteredOn(task -> task.endpoint().equals("injury"))
+                .extracting(BenchData.Task::plant)
+                .containsOnly("broadleaf");
     }
 }

@@ -3,6 +3,7 @@ package elsom.web.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import elsom.core.results.ABioassay;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.TrialRecord;
 import java.io.ByteArrayInputStream;
@@ -134,5 +135,41 @@ class ReadingsCsvTest {
                 .doesNotStartWith("@")
                 .doesNotStartWith("\t");
         assertThat(CsvText.plain(cell)).isEqualTo(text);
+    }
+
+    private static final String SCORES = "unit,look,endpoint,value,typed\n";
+
+    @Test
+    void symptomsGoOutAndComeInWithTheirScore() {
+        TrialRecord scored =
+                ABioassay.of(ABioassay.LOT).scored(ABioassay::auxin).record();
+        assertThat(written(scored)).contains("9 cupped, twisted");
+        ReadingsCsv.Incoming incoming = read(scored, written(scored));
+        assertThat(problems).isEmpty();
+        assertThat(incoming.entries()).isEmpty();
+    }
+
+    @Test
+    void anotherSymptomIsACorrectionThoughTheScoreStays() {
+        TrialRecord scored = ABioassay.of(ABioassay.LOT)
+                .scored((treatment, days, replicate) -> "5 cupped")
+                .record();
+        String code = scored.units().get(0).code().value();
+        ReadingsCsv.Incoming incoming = read(scored, SCORES + code + ",1,injury,5,\"5 cupped, twisted\"\n");
+        assertThat(problems).isEmpty();
+        assertThat(incoming.corrected()).isOne();
+        assertThat(incoming.entries().get(0).typedText()).isEqualTo("5 cupped, twisted");
+    }
+
+    @Test
+    void whatIsNoSymptomIsABadRow() {
+        TrialRecord scored = ABioassay.of(ABioassay.LOT)
+                .scored((treatment, days, replicate) -> "0")
+                .record();
+        String code = scored.units().get(0).code().value();
+        read(scored, SCORES + code + ",1,injury,5,5 curly\n" + code + ",2,injury,11,11\n");
+        assertThat(reasons())
+                .anyMatch(said -> said.contains("“curly” is no symptom known here"))
+                .anyMatch(said -> said.contains("can't be 11"));
     }
 }

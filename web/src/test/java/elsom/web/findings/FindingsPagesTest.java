@@ -2,9 +2,11 @@ package elsom.web.findings;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.mix.Quarantine;
 import elsom.core.plan.Measured;
 import elsom.core.plan.Plan;
 import elsom.core.protocol.Protocols;
+import elsom.core.results.ABioassay;
 import elsom.core.results.Evidence;
 import elsom.core.results.FigureKind;
 import elsom.core.results.Findings;
@@ -191,5 +193,58 @@ class FindingsPagesTest {
         assertThat(page.benches())
                 .singleElement()
                 .satisfies(choice -> assertThat(choice.here()).isTrue());
+    }
+
+    private final ABioassay bioassay =
+            ABioassay.of(ABioassay.SEEDLINGS, ABioassay.SHARES).scored(ABioassay::auxin);
+
+    @Test
+    void theBoardHasCausesAsRowsAndSignsAsColumnsAndNoPercentage() {
+        SectionView.Diagnosed board = only(bioassay.record(), bioassay.found(), SectionView.Diagnosed.class);
+        assertThat(board.causes().get(0).name()).isEqualTo("auxin-type weedkiller residue");
+        assertThat(board.causes().get(0).word()).isEqualTo("likely");
+        assertThat(board.causes()).hasSizeGreaterThanOrEqualTo(3);
+        assertThat(board.causes().size() + board.ruledOut().size()).isEqualTo(12);
+        assertThat(board.signs()).hasSizeBetween(3, 8);
+        assertThat(board.causes()).allSatisfy(cause -> {
+            assertThat(cause.cells()).hasSameSizeAs(board.signs());
+            assertThat(cause.sentence()).doesNotContain("%");
+        });
+        assertThat(board.causes().get(0).cells())
+                .anySatisfy(cell -> assertThat(cell.words()).isEqualTo("speaks strongly for it"));
+    }
+
+    @Test
+    void injuryByShareOffersNothingToMix() {
+        SectionView.Doses shares = only(bioassay.record(), bioassay.found(), SectionView.Doses.class);
+        assertThat(shares.title()).isEqualTo("Injury by share of GW-32");
+        assertThat(shares.mixHref()).isEmpty();
+        assertThat(shares.lines().get(0).last().rate()).isEqualTo("none");
+        assertThat(shares.lines().get(0).last().standing()).contains("quarantine");
+    }
+
+    @Test
+    void aLotThatInjuresHasItsNoticeUntilItIsKeptApart() {
+        LotNotice open = LotNotice.of(
+                        bioassay.found(),
+                        List.of(),
+                        GrowthPlan.plan().schedule().zone())
+                .get(0);
+        assertThat(open.kept()).isFalse();
+        assertThat(open.reason()).isEqualTo("injured pea; auxin-type weedkiller residue is likely");
+        assertThat(open.plannable()).isTrue();
+        Quarantine kept = new Quarantine("gw-32", "seen", LATER, "Bench A", "the herb beds", 3, null, "");
+        LotNotice closed = LotNotice.of(
+                        bioassay.found(),
+                        List.of(kept),
+                        GrowthPlan.plan().schedule().zone())
+                .get(0);
+        assertThat(closed.kept()).isTrue();
+        assertThat(closed.goneTo()).isEqualTo("the herb beds");
+        ABioassay clean =
+                ABioassay.of(ABioassay.LOT).scored((treatment, days, replicate) -> String.valueOf(replicate % 2));
+        assertThat(LotNotice.of(
+                        clean.found(), List.of(), GrowthPlan.plan().schedule().zone()))
+                .isEmpty();
     }
 }
