@@ -14,5 +14,5 @@ import org.springframework.boot.test.context.SpringBootTest.WebEnvironment;
 @Inherited
 @SpringBootTest(
         webEnvironment = WebEnvironment.RANDOM_PORT,
-        properties = {"elsom.home=./target/it/${random.uuid}"})
+        properties = {"elsom.home=./target/it/${random.uuid}", "elsom.warm=false"})
 public @interface AppTest {}

@@ -23,7 +23,7 @@ public record Quantity(double value, UnitOfMeasure unit) {
 
     /** The amount with its unit and at most this many decimals: "48.2 g". */
     public String show(int decimals) {
-        String symbol = unit.symbol();
+        String symbol = unit.symbol(value);
         return Decimals.upTo(value, decimals) + (symbol.isEmpty() ? "" : " " + symbol);
     }
 }
