@@ -20,6 +20,7 @@ public final class Sums {
             Meters.calibration(),
             Meters.loss(),
             Meters.conversion(),
+            Columns.column(),
             Money.returns(),
             Money.potCost(),
             Money.change());

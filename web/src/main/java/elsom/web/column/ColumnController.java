@@ -1,0 +1,106 @@
+package elsom.web.column;
+
+import elsom.core.column.Comparison;
+import elsom.core.column.DrainedPot;
+import elsom.core.column.Texture;
+import elsom.core.quantity.Decimals;
+import elsom.core.water.RetentionCurve;
+import elsom.web.kit.Json;
+import java.util.List;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/** Where water stands in a pot, beside pots that differ in one thing. */
+@Controller
+class ColumnController {
+    static final double SHALLOWEST = 4;
+    static final double DEEPEST = 30;
+    private static final double MOST_GRAVEL = 8;
+    private static final int MOST_COARSE = 100;
+
+    /** What is set; out of range is brought to its end. */
+    record Set(double depth, int texture, double gravel) {
+        static Set of(double depth, int texture, double gravel) {
+            return new Set(
+                    Math.max(SHALLOWEST, Math.min(DEEPEST, Double.isFinite(depth) ? depth : 12)),
+                    Math.max(0, Math.min(MOST_COARSE, texture)),
+                    Math.max(0, Math.min(MOST_GRAVEL, Double.isFinite(gravel) ? gravel : 0)));
+        }
+
+        RetentionCurve medium() {
+            return Texture.typical(texture / (double) MOST_COARSE);
+        }
+    }
+
+    /** A pot as it is drawn; heights in cm, shares 0 to 1. */
+    record Pot(
+            String name,
+            double depth,
+            List<double[]> outline,
+            double gravel,
+            double wetFoot,
+            List<double[]> levels,
+            String water,
+            String held,
+            String airy,
+            String foot) {
+        private static final int SECTIONS = 16;
+
+        static Pot of(Comparison.Pot pot) {
+            DrainedPot drained = pot.drained();
+            double depth = drained.container().depthCm();
+            return new Pot(
+                    pot.name(),
+                    depth,
+                    java.util.stream.IntStream.rangeClosed(0, SECTIONS)
+                            .mapToObj(i -> depth * i / SECTIONS)
+                            .map(height -> new double[] {
+                                height, Math.sqrt(drained.container().areaCm2(height) / Math.PI)
+                            })
+                            .toList(),
+                    drained.gravelCm(),
+                    drained.wetFootCm(),
+                    drained.levels().stream()
+                            .map(level -> new double[] {level.heightCm(), level.water()})
+                            .toList(),
+                    Decimals.percent(drained.water(), 0) + " %",
+                    Decimals.upTo(drained.waterMl(), 0) + " mL",
+                    Decimals.percent(drained.airyMl() / drained.container().volumeMl(), 0) + " %",
+                    Decimals.fixed(drained.wetFootCm(), 1) + " cm");
+        }
+    }
+
+    /** All pots with what is set. */
+    record ColumnData(double depth, int texture, double gravel, List<Pot> pots) {
+        static ColumnData of(Set set) {
+            return new ColumnData(
+                    set.depth(),
+                    set.texture(),
+                    set.gravel(),
+                    Comparison.of(set.depth(), set.medium(), set.gravel()).stream()
+                            .map(Pot::of)
+                            .toList());
+        }
+    }
+
+    @GetMapping("/column")
+    String show(
+            @RequestParam(defaultValue = "12") double depth,
+            @RequestParam(defaultValue = "60") int texture,
+            @RequestParam(defaultValue = "3") double gravel,
+            Model model) {
+        ColumnData data = ColumnData.of(Set.of(depth, texture, gravel));
+        model.addAttribute("page", data);
+        model.addAttribute("data", Json.of(data));
+        return "column/column";
+    }
+
+    @GetMapping("/column/pots")
+    @ResponseBody
+    ColumnData pots(@RequestParam double depth, @RequestParam int texture, @RequestParam double gravel) {
+        return ColumnData.of(Set.of(depth, texture, gravel));
+    }
+}
