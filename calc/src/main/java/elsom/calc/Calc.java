@@ -39,6 +39,7 @@ public final class Calc implements Callable<Integer> {
                             new DunnettFamily(),
                             new FactorialFamily(),
                             new MixedFamily(),
+                            new MixFamily(),
                             new NoecFamily(),
                             new OneWayFamily(),
                             new PowerFamily(),

@@ -47,6 +47,22 @@ class SumsDocumentedTest {
     }
 
     @Test
+    void theDocumentedMixIsFoundAndAnImpossibleOneSaysWhy() {
+        String parts = "{\"parts\": [{\"name\": \"leaf mould\", \"water\": 60, \"price\": 9},"
+                + " {\"name\": \"rice hulls\", \"water\": 20, \"price\": 5}], \"windows\": [%s]}";
+        JsonNode found = new MixFamily()
+                .work(JsonMapper.shared().readTree(String.format(parts, "{\"property\": \"water\", \"low\": 50}")));
+        assertThat(found.path("price").doubleValue()).isCloseTo(8, within(1e-9));
+        assertThat(found.path("shares").path("leaf mould").doubleValue()).isCloseTo(0.75, within(1e-9));
+        JsonNode none = new MixFamily()
+                .work(JsonMapper.shared().readTree(String.format(parts, "{\"property\": \"water\", \"low\": 70}")));
+        assertThat(none.path("reason").stringValue()).contains("rules it out").contains("10 % short");
+        assertThatThrownBy(() -> new MixFamily()
+                        .work(JsonMapper.shared().readTree(String.format(parts, "{\"property\": \"fun\"}"))))
+                .hasMessageContaining("“fun” is no property");
+    }
+
+    @Test
     void whatCantBeIsAnErrorThatSaysWhatToType() {
         assertThatThrownBy(() -> answer("dilution", "{\"stock\": 6, \"wanted\": 12, \"volume\": 100}"))
                 .isInstanceOf(BadInput.class)

@@ -63,9 +63,30 @@ class SumsJourneyIT extends BrowserTest {
     }
 
     @Test
+    void theCheapestMixForAWindow() {
+        open(1280, 800);
+        page.navigate("/mix");
+        isAccessible();
+        String before = page.locator(".result-line").textContent();
+        tabTo(field("At most: EC of the 1:5 extract"));
+        type("0.2");
+        press("Enter");
+        page.waitForURL(Pattern.compile(".*high_ec=0.2.*"));
+        assertThat(page.locator(".result-line")).not().hasText(before);
+        tabTo(field("At least: Water held after draining"));
+        type("95");
+        tabTo(field("At most: Water held after draining"));
+        type("100");
+        press("Enter");
+        assertThat(page.locator(".notice.wrong")).containsText("Water held after draining rules it out");
+        assertThat(field("At least: Water held after draining")).hasValue("95");
+        isAccessible();
+    }
+
+    @Test
     void onAPhoneNothingRunsOffThePage() {
         open(PHONE, 740);
-        for (String path : new String[] {"/sums", "/sums/feed", "/sums/ratio?ratio=2:1", "/column", "/shelf"}) {
+        for (String path : new String[] {"/sums", "/sums/feed", "/sums/ratio?ratio=2:1", "/column", "/mix", "/shelf"}) {
             page.navigate(path);
             assertThat((Integer) page.evaluate("document.documentElement.scrollWidth"))
                     .as(path)
