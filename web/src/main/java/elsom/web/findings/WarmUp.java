@@ -59,7 +59,7 @@ class WarmUp {
         thread.start();
     }
 
-    private void run() {
+    void run() {
         Protocol protocol = Protocols.find(GROWTH).orElseThrow();
         Plan plan = plan(protocol);
         for (int time = 0; time < TIMES; time++) {

@@ -11,6 +11,7 @@ import elsom.core.results.Figure;
 import elsom.core.results.FigureKind;
 import elsom.core.results.Findings;
 import elsom.core.results.GroupResult;
+import elsom.core.results.PlantBackResult;
 import elsom.core.results.Section;
 import elsom.core.results.ThresholdResult;
 import elsom.core.results.TitrationResult;
@@ -55,7 +56,7 @@ class DemoFindingsIT {
     /** Trials that have findings by now. */
     private List<TrialRecord> measured() throws Exception {
         List<TrialRecord> measured = new ArrayList<>();
-        for (int id = 1; id <= MOST_TRIALS && measured.size() < 7; id++) {
+        for (int id = 1; id <= MOST_TRIALS && measured.size() < 10; id++) {
             if (new Web(port).get("/trials/" + id + "/findings.json").statusCode() == 200) {
                 measured.add(trials.snapshot(new TrialId(id)));
             }
@@ -248,6 +249,40 @@ class DemoFindingsIT {
                     .isCloseTo(target.path("dose_pchip").doubleValue(), within(1e-6));
         }
         assertThat(targets.size()).isEqualTo(2);
+    }
+
+    /** The day at which injury falls to the limit, by every treated pot corrected for its twins. */
+    @Test
+    void theDayAfterATreatmentIsThatOfTheSums() throws Exception {
+        PlantBackResult shown = found().stream()
+                .flatMap(findings -> findings.sections(Section.PlantBack.class).stream())
+                .findFirst()
+                .orElseThrow()
+                .result();
+        ObjectNode input = JsonNodeFactory.instance
+                .objectNode()
+                .put("kind", "plantback_continuous")
+                .put("upper", "free");
+        ArrayNode days = input.putArray("day");
+        ArrayNode injuries = input.putArray("injury_percent");
+        for (PlantBackResult.Sowing sowing : shown.sowings()) {
+            double twin = sowing.untreated().orElseThrow() / 10;
+            sowing.points().stream().filter(PlantBackResult.Point::treated).forEach(point -> {
+                days.add(sowing.days());
+                injuries.add(100 * Math.max(0, (point.value() / 10 - twin) / (1 - twin)));
+            });
+        }
+        input.putArray("thresholds").add(10 * shown.limit());
+        Calc calc = new Calc();
+        calc.ask("residue_decay", input);
+        JsonNode day = calc.answers().get(0).path("thresholds").get(0);
+        assertThat(shown.dayAtLimit().asOptional().orElseThrow().day())
+                .isCloseTo(day.path("day").doubleValue(), within(1e-6));
+        assertThat(shown.dayAtLimit().asOptional().orElseThrow().interval95().high())
+                .isCloseTo(day.path("upper").doubleValue(), within(1e-6));
+        assertThat(shown.cleanFrom())
+                .as("as its scenario says: clean within a week")
+                .hasValue(4);
     }
 
     /** Each sheet says what is wrong at its field, keeps what was typed, and works out the rest. */

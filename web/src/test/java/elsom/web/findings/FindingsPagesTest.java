@@ -3,6 +3,9 @@ package elsom.web.findings;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.mix.Quarantine;
+import elsom.core.plan.APlan;
+import elsom.core.plan.FactorKind;
+import elsom.core.plan.LevelsText;
 import elsom.core.plan.Measured;
 import elsom.core.plan.Plan;
 import elsom.core.protocol.Protocols;
@@ -246,5 +249,43 @@ class FindingsPagesTest {
         assertThat(LotNotice.of(
                         clean.found(), List.of(), GrowthPlan.plan().schedule().zone()))
                 .isEmpty();
+    }
+
+    /** Sown after 0, 4 and 8 days, treated and untreated; what was sown at once is burnt. */
+    private static Plan sowings() {
+        return APlan.of("plant-back")
+                .factors(
+                        LevelsText.parse("Sown after", FactorKind.TIME, "0, 4, 8 d", "", null, null),
+                        APlan.factor("Ground", FactorKind.HANDLING, "untreated", "treated"))
+                .replicates(4)
+                .plan();
+    }
+
+    private static Findings plantBack(Measured measured) {
+        for (Look look : measured.record().looks()) {
+            measured.record().units().forEach(unit -> {
+                String name = measured.record().treatment(unit).name();
+                double harm = name.startsWith("0 ") && !name.contains("untreated") ? 8 : 0;
+                measured.add(unit, look, "injury", 1, harm + unit.replicate() % 2);
+            });
+        }
+        return found(sowings(), measured.record());
+    }
+
+    @Test
+    void everySowingSaysWhetherItIsCleanAndWhatMayBeLeft() {
+        Measured measured = Measured.started(sowings());
+        Findings findings = plantBack(measured);
+        SectionView.PlantBack sown = only(measured.record(), findings, SectionView.PlantBack.class);
+        assertThat(sown.sowings())
+                .extracting(SectionView.PlantBack.Sowing::days)
+                .containsExactly("0 days", "4 days", "8 days");
+        assertThat(sown.sowings().get(0).clean()).isEqualTo("injured");
+        assertThat(sown.sowings().get(0).tone()).isEqualTo("worse");
+        assertThat(sown.sowings().get(2).clean()).isEqualTo("clean within the limit");
+        assertThat(sown.sowings().get(0).left()).isEqualTo("100 to 100 %");
+        // 4 days are two half-lives of 2 days, and 4/14 of one of 14.
+        assertThat(sown.sowings().get(1).left()).isEqualTo("25 to 82 %");
+        assertThat(sown.data()).contains("\"cleanFrom\":4").contains("\"treated\":true");
     }
 }
