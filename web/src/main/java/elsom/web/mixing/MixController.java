@@ -5,18 +5,36 @@ import elsom.core.mix.Mix;
 import elsom.core.mix.MixPart;
 import elsom.core.mix.Property;
 import elsom.core.mix.Quarantine;
+import elsom.core.plan.Plan;
+import elsom.core.plan.PlannedTreatment;
+import elsom.core.plan.Pots;
+import elsom.core.plan.Treatments;
+import elsom.core.protocol.Protocols;
 import elsom.core.quantity.Decimals;
 import elsom.core.stats.Outcome;
+import elsom.core.trial.Container;
+import elsom.core.trial.ControlKind;
+import elsom.core.trial.ProtocolCode;
+import elsom.core.trial.Treatment;
+import elsom.web.platform.Refusal;
+import elsom.web.trial.Plans;
 import elsom.web.trial.Quarantines;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** The cheapest mix of what is on the shelf that keeps its windows. */
@@ -24,10 +42,17 @@ import org.springframework.web.bind.annotation.RequestParam;
 class MixController {
     private static final double DRAWN_PX = 240;
 
-    private final Quarantines quarantines;
+    private static final int SEEDS = 1_000_000;
 
-    MixController(Quarantines quarantines) {
+    private final Quarantines quarantines;
+    private final Plans plans;
+    private final Clock clock;
+    private final SecureRandom seeds = new SecureRandom();
+
+    MixController(Quarantines quarantines, Plans plans, Clock clock) {
         this.quarantines = quarantines;
+        this.plans = plans;
+        this.clock = clock;
     }
 
     /** A column of the table, or a window. */
@@ -49,7 +74,8 @@ class MixController {
             List<Layer> layers,
             List<Predicted> predicted,
             String refused,
-            List<String> apart) {
+            List<String> apart,
+            UUID token) {
         public String value(String field) {
             return form.value(field);
         }
@@ -97,8 +123,45 @@ class MixController {
                                         form.parts().stream().map(MixPart::name).toList())
                                 .stream()
                                 .map(Quarantine::lot)
-                                .toList()));
+                                .toList(),
+                        UUID.randomUUID()));
         return "mixing/mix";
+    }
+
+    /** A water-holding trial of the mix beside its largest part alone. */
+    @PostMapping("/mix/trial")
+    String measure(@RequestParam String mix, @RequestParam UUID token) {
+        Mix read;
+        try {
+            read = Mix.parse(mix);
+        } catch (IllegalArgumentException unreadable) {
+            throw new Refusal("That mix can't be read: " + unreadable.getMessage());
+        }
+        String largest = read.parts().stream()
+                .max(Comparator.comparing(Mix.Part::parts))
+                .orElseThrow()
+                .material();
+        if (read.parts().size() < 2) {
+            throw new Refusal("That is one material alone: put it beside others in a trial of your own.");
+        }
+        Plan begun = Protocols.find(new ProtocolCode("water-holding"))
+                .orElseThrow()
+                .begin(
+                        "Does the mix hold the water that is predicted?",
+                        ZoneId.systemDefault(),
+                        clock.instant().truncatedTo(ChronoUnit.HOURS).plus(1, ChronoUnit.DAYS),
+                        Pots.of(Container.straightRound("Pot 10 cm deep", 10, 11)),
+                        seeds.nextInt(SEEDS));
+        Plan plan = begun.with(
+                Treatments.listed(List.of(
+                        PlannedTreatment.of(clipped(largest), largest, ControlKind.CONTROL),
+                        PlannedTreatment.of("the mix", mix.strip(), ControlKind.NONE))),
+                begun.pots());
+        return "redirect:/trials/" + plans.begin(plan, token) + "/plan/treatments";
+    }
+
+    private static String clipped(String name) {
+        return name.length() <= Treatment.LONGEST_NAME ? name : name.substring(0, Treatment.LONGEST_NAME);
     }
 
     private static List<Layer> layers(CheapestMix mix, MixForm form) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
 /** By keyboard: a dilution typed as "2:1", and the sliders under the pots. */
@@ -35,6 +36,9 @@ class SumsJourneyIT extends BrowserTest {
         press("Enter");
         assertThat(page.locator(".result")).hasText("1 L of stock and 2 L of water.");
         assertThat(page.locator(".sum-sheet")).containsText("Read as 1 part stock and 2 parts water");
+        page.navigate("/sums/ratio");
+        enter(link("As last time"));
+        assertThat(page.locator(".result")).hasText("1 L of stock and 2 L of water.");
         String kept = page.url();
         page.navigate("/");
         page.navigate(kept);
@@ -73,6 +77,12 @@ class SumsJourneyIT extends BrowserTest {
         press("Enter");
         page.waitForURL(Pattern.compile(".*high_ec=0.2.*"));
         assertThat(page.locator(".result-line")).not().hasText(before);
+        String mix = page.locator(".result-line").textContent();
+        enter(button("Measure it"));
+        page.waitForURL("**/plan/treatments");
+        assertThat(page.locator("main")).containsText("2 treatments");
+        Assertions.assertThat(page.content()).contains(mix);
+        page.goBack();
         tabTo(field("At least: Water held after draining"));
         type("95");
         tabTo(field("At most: Water held after draining"));
