@@ -5,6 +5,7 @@ import elsom.core.water.Column;
 import elsom.core.water.RetentionCurve;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * A filled container when it has stopped dripping: suction in the medium is the height above where free water stands. Under a
@@ -33,7 +34,11 @@ public record DrainedPot(
     static final double LEAST_AIR = 0.10;
 
     private static final int LEVELS = 24;
+    private static final int SECTIONS = 16;
     private static final int HALVINGS = 50;
+
+    /** Half the width at a height above the container's bottom, cm. */
+    public record Section(double heightCm, double radiusCm) {}
 
     /** Water by volume at a height above the container's bottom. */
     public record Level(double heightCm, double water) {}
@@ -97,6 +102,19 @@ public record DrainedPot(
     /** Of the container's whole volume, what roots can use: medium above the wet foot. */
     public double airyMl() {
         return container.volumeMl() - container.volumeMl(Math.min(container.depthCm(), wetFootCm));
+    }
+
+    /** The same as a share of the container's volume. */
+    public double airyShare() {
+        return airyMl() / container.volumeMl();
+    }
+
+    /** How wide a round container of the same sections is at heights from its bottom to its rim. */
+    public List<Section> sections() {
+        return IntStream.rangeClosed(0, SECTIONS)
+                .mapToDouble(i -> container.depthCm() * i / SECTIONS)
+                .mapToObj(height -> new Section(height, Math.sqrt(container.areaCm2(height) / Math.PI)))
+                .toList();
     }
 
     /** Air by volume, mean over the medium. */

@@ -3,7 +3,10 @@ package elsom.core.mix;
 import elsom.core.quantity.Decimals;
 import elsom.core.stats.Outcome;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -33,7 +36,7 @@ public record CheapestMix(Map<String, Double> shares, double price, Map<Property
     private static final double NOTHING = 1e-9;
 
     public CheapestMix {
-        shares = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(shares));
+        shares = Collections.unmodifiableMap(new LinkedHashMap<>(shares));
         predicted = Map.copyOf(predicted);
     }
 
@@ -102,7 +105,7 @@ public record CheapestMix(Map<String, Double> shares, double price, Map<Property
         int unknowns = n + 1;
         List<LinearConstraint> constraints = new ArrayList<>();
         double[] whole = new double[unknowns];
-        java.util.Arrays.fill(whole, 0, n, 1);
+        Arrays.fill(whole, 0, n, 1);
         constraints.add(new LinearConstraint(whole, Relationship.EQ, 1));
         for (int i = 0; i < n; i++) {
             double[] one = new double[unknowns];
@@ -137,7 +140,7 @@ public record CheapestMix(Map<String, Double> shares, double price, Map<Property
                             new LinearConstraintSet(constraints),
                             GoalType.MINIMIZE,
                             new NonNegativeConstraint(true));
-            return Optional.of(java.util.Arrays.copyOf(best.getPoint(), n));
+            return Optional.of(Arrays.copyOf(best.getPoint(), n));
         } catch (MathRuntimeException noMix) {
             return Optional.empty();
         }
@@ -164,13 +167,34 @@ public record CheapestMix(Map<String, Double> shares, double price, Map<Property
                 named.put(parts.get(i).name(), shares[i]);
             }
         }
-        Map<Property, Double> predicted = new java.util.EnumMap<>(Property.class);
+        Map<Property, Double> predicted = new EnumMap<>(Property.class);
         for (Property property : Property.values()) {
             if (parts.stream().allMatch(part -> part.properties().containsKey(property))) {
                 predicted.put(property, value(parts, shares, property));
             }
         }
         return new CheapestMix(named, price, predicted);
+    }
+
+    /** The same as parts. */
+    public Mix mix() {
+        return new Mix(shares.entrySet().stream()
+                .map(part -> new Mix.Part(part.getKey(), part.getValue()))
+                .toList());
+    }
+
+    /**
+     * What a batch costs, bought loose.
+     *
+     * @param volumeMl after settling
+     * @param settling share of the loose volume that is lost, 0 to below 1
+     */
+    public double priceOf(double volumeMl, double settling) {
+        return mix().parts().stream()
+                        .mapToDouble(part -> mix().looseMl(part, volumeMl, settling))
+                        .sum()
+                / 1000
+                * price;
     }
 
     /** As {@link Mix} reads it: "60 % wood fibre + 40 % leaf mould". */

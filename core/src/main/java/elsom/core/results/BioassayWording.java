@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Says what a lot did to seedlings and what is likely behind it: never a bare percentage, never a product or firm. */
 public final class BioassayWording {
@@ -110,7 +111,7 @@ public final class BioassayWording {
 
     /** What was seen that speaks one way, the strongest first. */
     static Optional<String> reasons(Diagnosis.Standing standing, Diagnosis.Weight strong, Diagnosis.Weight clear) {
-        String said = java.util.stream.Stream.of(strong, clear)
+        String said = Stream.of(strong, clear)
                 .flatMap(weight -> standing.reasons().stream().filter(reason -> reason.weight() == weight))
                 .map(Diagnosis.Reason::seen)
                 .map(Seen::words)

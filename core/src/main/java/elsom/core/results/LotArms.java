@@ -7,6 +7,7 @@ import elsom.core.mix.Mix;
 import elsom.core.plan.Factor;
 import elsom.core.plan.PlannedTreatment;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -119,7 +120,7 @@ final class LotArms {
     static Stream<Integer> ends(List<DoseEffect.Given> given) {
         return Stream.of(
                 given.stream()
-                        .max(java.util.Comparator.comparing(DoseEffect.Given::dose))
+                        .max(Comparator.comparing(DoseEffect.Given::dose))
                         .orElseThrow()
                         .arm(),
                 given.stream()

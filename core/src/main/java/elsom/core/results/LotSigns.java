@@ -17,6 +17,7 @@ import elsom.core.trial.Reading;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -30,8 +31,8 @@ final class LotSigns {
     private static final EndpointCode PH = new EndpointCode("ph");
     private static final EndpointCode ROOTS = new EndpointCode("roots");
 
-    /** mS/cm of water poured through, above which seedlings suffer; what is usual in the trade is 1 to 2.5. */
-    private static final double HIGH_EC = 2.5;
+    /** mS/cm of water poured through: above the class "low" of Cavins et al. (2000), which is what seedlings bear. */
+    private static final double HIGH_EC = 2.6;
 
     private static final double LOW_PH = 5;
     private static final double HIGH_PH = 7.8;
@@ -85,7 +86,7 @@ final class LotSigns {
     // ---- symptoms ----
 
     private List<Seen> symptoms() {
-        Map<LotArms.Where, Set<Symptom>> shown = new java.util.LinkedHashMap<>();
+        Map<LotArms.Where, Set<Symptom>> shown = new LinkedHashMap<>();
         Set<Symptom> ever = EnumSet.noneOf(Symptom.class);
         for (LotArms.Where where : plain()) {
             List<Integer> ends =

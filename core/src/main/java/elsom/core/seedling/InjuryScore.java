@@ -1,6 +1,8 @@
 package elsom.core.seedling;
 
 import java.util.EnumSet;
+import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -36,7 +38,7 @@ public record InjuryScore(String number, Set<Symptom> symptoms, Optional<String>
 
     /** Reads a number with symptoms, parted by commas; empty for text that is no number with words after it. */
     public static Optional<InjuryScore> typed(String text) {
-        Matcher matcher = TYPED.matcher(text.strip().toLowerCase(java.util.Locale.ROOT));
+        Matcher matcher = TYPED.matcher(text.strip().toLowerCase(Locale.ROOT));
         if (!matcher.matches()) {
             return Optional.empty();
         }
@@ -52,7 +54,7 @@ public record InjuryScore(String number, Set<Symptom> symptoms, Optional<String>
                 }
             }
         }
-        return Optional.of(new InjuryScore(java.util.Objects.requireNonNull(matcher.group(1)), symptoms, unknown));
+        return Optional.of(new InjuryScore(Objects.requireNonNull(matcher.group(1)), symptoms, unknown));
     }
 
     /** As {@link #typed} reads it. */

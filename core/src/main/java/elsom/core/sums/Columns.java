@@ -1,7 +1,7 @@
 package elsom.core.sums;
 
 import elsom.core.column.DrainedPot;
-import elsom.core.column.Texture;
+import elsom.core.column.TypicalMedium;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Container;
@@ -34,7 +34,7 @@ final class Columns {
                                         + " cm");
                         return Optional.empty();
                     }
-                    RetentionCurve medium = Texture.typical(values.quantity("texture") / 100);
+                    RetentionCurve medium = TypicalMedium.of(values.quantity("texture") / 100);
                     DrainedPot pot = DrainedPot.of(
                             Container.straightRound("pot", depth, values.quantity("width")), medium, gravel);
                     return Optional.of(SumAnswer.of("It holds " + Words.ml(pot.waterMl()) + ", "

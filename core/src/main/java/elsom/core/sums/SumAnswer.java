@@ -1,5 +1,6 @@
 package elsom.core.sums;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -49,7 +50,7 @@ public record SumAnswer(
     }
 
     private static <T> List<T> plus(List<T> all, T one) {
-        List<T> more = new java.util.ArrayList<>(all);
+        List<T> more = new ArrayList<>(all);
         more.add(one);
         return more;
     }

@@ -13,7 +13,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** What a drained pot holds where, and what gravel, depth and shape do to it. */
 class DrainedPotTest {
-    private static final RetentionCurve MEDIUM = Texture.typical(0.4);
+    private static final RetentionCurve MEDIUM = TypicalMedium.of(0.4);
     private static final Container POT = Container.straightRound("pot", 12, 11);
 
     /** The trapezoid over many thin slices is a sum of its own. */
@@ -51,7 +51,7 @@ class DrainedPotTest {
     @ParameterizedTest
     @ValueSource(doubles = {0, 0.2, 0.4, 0.7, 1})
     void aShallowPotHoldsMoreByVolumeAndADeepOneLess(double coarse) {
-        List<Comparison.Pot> pots = Comparison.of(12, Texture.typical(coarse), 2);
+        List<SideBySide.Pot> pots = SideBySide.of(12, TypicalMedium.of(coarse), 2);
         double asItIs = pots.get(0).drained().water();
         assertThat(pots.get(2).drained().water()).as("half as deep").isGreaterThan(asItIs);
         assertThat(pots.get(3).drained().water()).as("twice as deep").isLessThan(asItIs);
@@ -81,11 +81,20 @@ class DrainedPotTest {
     }
 
     @Test
+    void aBowlIsDrawnAsWideAsItIs() {
+        List<DrainedPot.Section> sections =
+                DrainedPot.of(Container.bowl("bowl", 6, 14), MEDIUM, 0).sections();
+        assertThat(sections.get(0).radiusCm()).isZero();
+        assertThat(sections.get(sections.size() - 1).radiusCm()).isCloseTo(7, within(1e-9));
+        assertThat(DrainedPot.of(POT, MEDIUM, 0).airyShare()).isBetween(0.0, 1.0);
+    }
+
+    @Test
     void coarserDrainsMoreAndItsFootIsLower() {
         double before = 1;
         double foot = 100;
         for (double coarse = 0; coarse <= 1; coarse += 0.1) {
-            DrainedPot pot = DrainedPot.of(POT, Texture.typical(Math.min(1, coarse)), 0);
+            DrainedPot pot = DrainedPot.of(POT, TypicalMedium.of(Math.min(1, coarse)), 0);
             assertThat(pot.water()).isLessThan(before);
             assertThat(pot.wetFootCm()).isLessThanOrEqualTo(foot);
             before = pot.water();
@@ -96,15 +105,15 @@ class DrainedPotTest {
     @Test
     void gravelUpToTheBrimLeavesNoRoom() {
         assertThatThrownBy(() -> DrainedPot.of(POT, MEDIUM, 12)).hasMessageContaining("below the depth of 12.0 cm");
-        assertThatThrownBy(() -> Texture.typical(1.2)).hasMessageContaining("0 (fine) to 1 (coarse)");
+        assertThatThrownBy(() -> TypicalMedium.of(1.2)).hasMessageContaining("0 (fine) to 1 (coarse)");
     }
 
     @Test
     void fivePotsTakeNoTime() {
-        Comparison.of(12, MEDIUM, 2);
+        SideBySide.of(12, MEDIUM, 2);
         long before = System.nanoTime();
         for (int i = 0; i < 20; i++) {
-            Comparison.of(12 + i * 0.1, MEDIUM, 2);
+            SideBySide.of(12 + i * 0.1, MEDIUM, 2);
         }
         assertThat((System.nanoTime() - before) / 20 / 1e6)
                 .as("ms for a step of the slider")

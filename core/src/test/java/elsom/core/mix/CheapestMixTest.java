@@ -40,6 +40,8 @@ class CheapestMixTest {
         assertThat(mix.price()).isCloseTo(8, within(1e-9));
         assertThat(mix.predicted().get(Property.AIR)).isCloseTo(31.25, within(1e-9));
         assertThat(mix.text()).isEqualTo("75 % leaf mould + 25 % rice hulls");
+        // 50 L after a fifth is lost are 62.5 L loose.
+        assertThat(mix.priceOf(50_000, 0.2)).isCloseTo(62.5 * 8, within(1e-6));
         assertThat(Mix.parse(mix.text()).share("leaf mould")).isCloseTo(0.75, within(1e-9));
     }
 

@@ -1,8 +1,8 @@
 package elsom.web.column;
 
-import elsom.core.column.Comparison;
 import elsom.core.column.DrainedPot;
-import elsom.core.column.Texture;
+import elsom.core.column.SideBySide;
+import elsom.core.column.TypicalMedium;
 import elsom.core.quantity.Decimals;
 import elsom.core.water.RetentionCurve;
 import elsom.web.kit.Json;
@@ -31,7 +31,7 @@ class ColumnController {
         }
 
         RetentionCurve medium() {
-            return Texture.typical(texture / (double) MOST_COARSE);
+            return TypicalMedium.of(texture / (double) MOST_COARSE);
         }
     }
 
@@ -47,19 +47,13 @@ class ColumnController {
             String held,
             String airy,
             String foot) {
-        private static final int SECTIONS = 16;
-
-        static Pot of(Comparison.Pot pot) {
+        static Pot of(SideBySide.Pot pot) {
             DrainedPot drained = pot.drained();
-            double depth = drained.container().depthCm();
             return new Pot(
                     pot.name(),
-                    depth,
-                    java.util.stream.IntStream.rangeClosed(0, SECTIONS)
-                            .mapToObj(i -> depth * i / SECTIONS)
-                            .map(height -> new double[] {
-                                height, Math.sqrt(drained.container().areaCm2(height) / Math.PI)
-                            })
+                    drained.container().depthCm(),
+                    drained.sections().stream()
+                            .map(section -> new double[] {section.heightCm(), section.radiusCm()})
                             .toList(),
                     drained.gravelCm(),
                     drained.wetFootCm(),
@@ -68,7 +62,7 @@ class ColumnController {
                             .toList(),
                     Decimals.percent(drained.water(), 0) + " %",
                     Decimals.upTo(drained.waterMl(), 0) + " mL",
-                    Decimals.percent(drained.airyMl() / drained.container().volumeMl(), 0) + " %",
+                    Decimals.percent(drained.airyShare(), 0) + " %",
                     Decimals.fixed(drained.wetFootCm(), 1) + " cm");
         }
     }
@@ -80,7 +74,7 @@ class ColumnController {
                     set.depth(),
                     set.texture(),
                     set.gravel(),
-                    Comparison.of(set.depth(), set.medium(), set.gravel()).stream()
+                    SideBySide.of(set.depth(), set.medium(), set.gravel()).stream()
                             .map(Pot::of)
                             .toList());
         }

@@ -6,16 +6,9 @@ import elsom.core.mix.MixPart;
 import elsom.core.mix.Property;
 import elsom.core.mix.Quarantine;
 import elsom.core.plan.Plan;
-import elsom.core.plan.PlannedTreatment;
-import elsom.core.plan.Pots;
-import elsom.core.plan.Treatments;
-import elsom.core.protocol.Protocols;
+import elsom.core.protocol.water.MixTrial;
 import elsom.core.quantity.Decimals;
 import elsom.core.stats.Outcome;
-import elsom.core.trial.Container;
-import elsom.core.trial.ControlKind;
-import elsom.core.trial.ProtocolCode;
-import elsom.core.trial.Treatment;
 import elsom.web.platform.Refusal;
 import elsom.web.trial.Plans;
 import elsom.web.trial.Quarantines;
@@ -25,7 +18,6 @@ import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -102,7 +94,7 @@ class MixController {
                                 .toList(),
                         mix.map(CheapestMix::text).orElse(""),
                         mix.map(one -> Decimals.fixed(one.price(), 3) + " a litre, "
-                                        + Decimals.fixed(one.price() * form.batchMl() / 1000 / (1 - form.settling()), 2)
+                                        + Decimals.fixed(one.priceOf(form.batchMl(), form.settling()), 2)
                                         + " the batch")
                                 .orElse(""),
                         mix.map(one -> layers(one, form)).orElse(List.of()),
@@ -131,43 +123,20 @@ class MixController {
     /** A water-holding trial of the mix beside its largest part alone. */
     @PostMapping("/mix/trial")
     String measure(@RequestParam String mix, @RequestParam UUID token) {
-        Mix read;
         try {
-            read = Mix.parse(mix);
+            Plan plan = MixTrial.of(
+                    mix,
+                    ZoneId.systemDefault(),
+                    clock.instant().truncatedTo(ChronoUnit.HOURS).plus(1, ChronoUnit.DAYS),
+                    seeds.nextInt(SEEDS));
+            return "redirect:/trials/" + plans.begin(plan, token) + "/plan/treatments";
         } catch (IllegalArgumentException unreadable) {
-            throw new Refusal("That mix can't be read: " + unreadable.getMessage());
+            throw new Refusal("That mix can't be planned: " + unreadable.getMessage() + ".");
         }
-        String largest = read.parts().stream()
-                .max(Comparator.comparing(Mix.Part::parts))
-                .orElseThrow()
-                .material();
-        if (read.parts().size() < 2) {
-            throw new Refusal("That is one material alone: put it beside others in a trial of your own.");
-        }
-        Plan begun = Protocols.find(new ProtocolCode("water-holding"))
-                .orElseThrow()
-                .begin(
-                        "Does the mix hold the water that is predicted?",
-                        ZoneId.systemDefault(),
-                        clock.instant().truncatedTo(ChronoUnit.HOURS).plus(1, ChronoUnit.DAYS),
-                        Pots.of(Container.straightRound("Pot 10 cm deep", 10, 11)),
-                        seeds.nextInt(SEEDS));
-        Plan plan = begun.with(
-                Treatments.listed(List.of(
-                        PlannedTreatment.of(clipped(largest), largest, ControlKind.CONTROL),
-                        PlannedTreatment.of("the mix", mix.strip(), ControlKind.NONE))),
-                begun.pots());
-        return "redirect:/trials/" + plans.begin(plan, token) + "/plan/treatments";
-    }
-
-    private static String clipped(String name) {
-        return name.length() <= Treatment.LONGEST_NAME ? name : name.substring(0, Treatment.LONGEST_NAME);
     }
 
     private static List<Layer> layers(CheapestMix mix, MixForm form) {
-        Mix read = new Mix(mix.shares().entrySet().stream()
-                .map(part -> new Mix.Part(part.getKey(), part.getValue()))
-                .toList());
+        Mix read = mix.mix();
         List<Layer> layers = new ArrayList<>();
         double y = 0;
         int number = 0;

@@ -7,9 +7,9 @@ import { mishapDialog } from './mishap.js';
 import { Outbox } from './outbox.js';
 import { Picker } from './picker.js';
 import { Scale } from './scale.js';
+import { Understanding } from './understanding.js';
 
 const PATIENCE_MS = 1500;
-const UNDERSTAND_AFTER_MS = 120;
 
 const root = document.getElementById('bench');
 const data = JSON.parse(root.dataset.bench);
@@ -95,10 +95,10 @@ function show() {
 function pick(task) {
   if (task.plant) {
     picker.show(task.plant, field.value);
-    // On a phone the picker fills the screen below the unit's name.
     if (matchMedia('(max-width: 600px)').matches && !at('station-name')) root.querySelector('.unit-line').scrollIntoView({ block: 'start' });
+  } else {
+    picker?.hide();
   }
-    else picker?.hide();
   root.querySelector('.big').classList.toggle('worded', Boolean(task.plant));
   at('quick').hidden = !task.among;
   at('all-of-them').textContent = `All ${task.among}`;
@@ -189,8 +189,7 @@ async function save() {
     return;
   }
   wait(true);
-  clearTimeout(understanding);
-  asked++;
+  understanding.drop();
   drafts.keep(task.key, text);
   const entry = {
     key: task.key, unit: task.code, look: data.look, endpoint: task.endpoint, sub: task.sub, text,
@@ -310,8 +309,7 @@ async function undo() {
 
 // ---- what is typed ----
 
-let understanding;
-let asked = 0; // only the answer to the last question counts
+const understanding = new Understanding(`${base}/understood`, understood);
 field.addEventListener('input', () => {
   const task = current();
   instrument = 'HAND';
@@ -320,22 +318,7 @@ field.addEventListener('input', () => {
   drafts.keep(task.key, field.value.trim());
   showWhy();
   ask('', false);
-  clearTimeout(understanding);
-  const question = ++asked;
-  const text = field.value.trim();
-  if (!text) {
-    understood('', true);
-    return;
-  }
-  understanding = setTimeout(async () => {
-    try {
-      const response = await fetch(`${base}/understood?${new URLSearchParams({ endpoint: task.endpoint, text })}`, { signal: AbortSignal.timeout(3000) });
-      const answer = await response.json();
-      if (question === asked) understood(answer.good ? `understood as ${answer.text}` : answer.text, answer.good);
-    } catch {
-      if (question === asked) understood('', true);
-    }
-  }, UNDERSTAND_AFTER_MS);
+  understanding.ask(task.endpoint, field.value.trim());
 });
 
 at('entry').addEventListener('submit', (event) => {

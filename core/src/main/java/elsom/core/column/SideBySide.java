@@ -5,14 +5,14 @@ import elsom.core.water.RetentionCurve;
 import java.util.List;
 
 /** A pot beside others of the same medium that differ from it in one thing each. */
-public final class Comparison {
+public final class SideBySide {
     /** The usual pot's width, cm. */
     private static final double WIDTH = 11;
 
     /** A bowl is at most half as deep as wide. */
     private static final double BOWL_WIDTH = 2.4;
 
-    private Comparison() {}
+    private SideBySide() {}
 
     /** A pot with what is special about it. */
     public record Pot(String name, DrainedPot drained) {}
