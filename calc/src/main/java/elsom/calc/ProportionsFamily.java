@@ -3,8 +3,10 @@ package elsom.calc;
 import elsom.core.stats.CountTables;
 import elsom.core.stats.FisherExact;
 import elsom.core.stats.Holm;
+import elsom.core.stats.Interval;
 import elsom.core.stats.LogisticModel;
 import elsom.core.stats.Outcome;
+import elsom.core.stats.PenalisedLogistic;
 import elsom.core.stats.Proportion;
 import elsom.core.stats.Tests.ChiSquaredTest;
 import java.util.ArrayList;
@@ -166,7 +168,18 @@ final class ProportionsFamily implements Family {
         answer.set("lr_B_given_A", likelihoodRatio(onlyA.deviance() - additive.deviance()));
         answer.set("additive", additive(additive));
         answer.set("haldane_interaction", haldane(groups));
+        answer.set("penalised_interaction", penalised(groups));
         return answer;
+    }
+
+    private static ObjectNode penalised(List<Proportion> groups) {
+        PenalisedLogistic fit = PenalisedLogistic.fit(
+                        new double[][] {{1, 0, 0, 0}, {1, 1, 0, 0}, {1, 0, 1, 0}, {1, 1, 1, 1}}, groups)
+                .asOptional()
+                .orElseThrow();
+        Interval interval = fit.interval(3, 0.05);
+        ObjectNode node = Answers.object().put("estimate", fit.coefficients().get(3));
+        return node.put("low", interval.low()).put("high", interval.high()).put("p", fit.p(3, 0));
     }
 
     private static ArrayNode full(List<Proportion> groups) {

@@ -73,7 +73,7 @@ final class Factors {
         }
         double each = -Math.expm1(Math.log1p(-ask.alpha()) / looked.size());
         double[] combination = twice(clearest);
-        double p = -Math.expm1(looked.size() * Math.log1p(-Math.min(1 - 1e-16, least)));
+        double p = sidak(least, looked.size());
         Interval interval = model.interval(combination, one.critical(model.df(combination), each));
         return Optional.of(new Interaction(
                 p < ask.alpha(),
@@ -82,7 +82,16 @@ final class Factors {
                 interval,
                 factor.get(),
                 cells(clearest[0]),
-                cells(clearest[1])));
+                cells(clearest[1]),
+                model.odds(combination, each).map(odds -> adjusted(odds, looked.size()))));
+    }
+
+    private static double sidak(double p, int of) {
+        return -Math.expm1(of * Math.log1p(-Math.min(1 - 1e-16, p)));
+    }
+
+    private static Interaction.Odds adjusted(Interaction.Odds odds, int of) {
+        return new Interaction.Odds(odds.ratio(), odds.interval(), sidak(odds.p(), of));
     }
 
     private static Interaction.Cells cells(Pairing.Pair pair) {

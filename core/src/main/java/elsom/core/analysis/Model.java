@@ -35,6 +35,11 @@ interface Model {
         return new Interval(value - half, value + half);
     }
 
+    /** A combination as a ratio of odds, where the endpoint has odds and its plants are the units. */
+    default Optional<Interaction.Odds> odds(double[] combination, double alpha) {
+        return Optional.empty();
+    }
+
     /** How many standard errors an interval may reach before it holds 0. */
     default double distance(double[] combination) {
         return Math.abs(value(combination)) / Math.sqrt(variance(combination));

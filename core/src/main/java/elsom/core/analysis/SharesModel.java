@@ -14,6 +14,7 @@ final class SharesModel implements Model {
     private static final double FURTHEST = 60;
     private static final int HALVINGS = 60;
 
+    private final Observations all;
     private final Model units;
     private final double[] shares;
     private final double[] counted;
@@ -23,6 +24,7 @@ final class SharesModel implements Model {
 
     private SharesModel(Observations all, Model units, boolean plantsAreUnits) {
         int arms = all.arms().size();
+        this.all = all;
         this.units = units;
         this.plantsAreUnits = plantsAreUnits;
         this.shares = new double[arms];
@@ -140,6 +142,12 @@ final class SharesModel implements Model {
             above += up * up;
         }
         return new Interval(value - Math.sqrt(below), value + Math.sqrt(above));
+    }
+
+    @Override
+    public Optional<Interaction.Odds> odds(double[] combination, double alpha) {
+        boolean placed = all.design() == Design.COMPLETELY_RANDOM || all.design() == Design.BLOCKS;
+        return plantsAreUnits && placed ? OddsRatios.of(all, combination, alpha) : Optional.empty();
     }
 
     static Interval wilson(double p, double n, double z) {

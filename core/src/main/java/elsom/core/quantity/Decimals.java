@@ -1,6 +1,7 @@
 package elsom.core.quantity;
 
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.math.RoundingMode;
 
 /** Numbers as text: a point for decimals, no thousands separator, a proper minus sign. */
@@ -23,6 +24,13 @@ public final class Decimals {
     /** A fraction as a percentage without its sign: 0.412 is "41" or "41.2". */
     public static String percent(double fraction, int decimals) {
         return fixed(fraction * 100, decimals);
+    }
+
+    /** This many significant digits, trailing zeros dropped; whole numbers keep all theirs. */
+    public static String significant(double value, int digits) {
+        BigDecimal number = BigDecimal.valueOf(value).round(new MathContext(digits, RoundingMode.HALF_UP));
+        BigDecimal plain = number.stripTrailingZeros();
+        return minus(plain.scale() < 0 ? plain.setScale(0) : plain);
     }
 
     private static String minus(BigDecimal number) {

@@ -321,13 +321,14 @@ public final class Wording {
         String second = wording.at(found.second(), found.factor());
         String size = difference(question.kind(), found.estimate()) + " (95 % interval "
                 + interval(question.kind(), found.interval()) + ")";
+        String odds = found.odds().map(Wording::odds).orElse("");
         if (!found.shown()) {
             return new Verdict(
                     Firmness.CANT_TELL,
                     "Whether " + factor + " does the same in " + first + " as in " + second
                             + " can't be told: its effect on " + wording.what() + " differs between them by " + size
                             + ".",
-                    wording.mainEffects());
+                    (wording.mainEffects() + " " + odds).strip());
         }
         return new Verdict(
                 Firmness.DIFFERENT,
@@ -335,7 +336,20 @@ public final class Wording {
                         + ", "
                         + wording.does(found.second()) + " in " + second + "; the two differ by " + size + " in "
                         + wording.what() + ".",
-                "So there is no one effect to speak of: read each row by itself.");
+                ("So there is no one effect to speak of: read each row by itself. " + odds).strip());
+    }
+
+    private static String odds(Interaction.Odds odds) {
+        return "By odds, with a penalised logistic (Firth): one odds ratio is " + ratio(odds.ratio())
+                + " times the other (95 % interval " + ratio(odds.interval().low()) + " to "
+                + (Double.isInfinite(odds.interval().high())
+                        ? "no upper end"
+                        : ratio(odds.interval().high()))
+                + ", p " + (odds.p() < 0.001 ? "below 0.001" : Decimals.significant(odds.p(), 2)) + ").";
+    }
+
+    private static String ratio(double value) {
+        return Decimals.significant(value, 2);
     }
 
     /** The levels of the other factors at which a pair stands. */

@@ -126,6 +126,41 @@ class JudgeTest {
         });
     }
 
+    /** One cutting a cell of the tray: the odds stand beside the shares, also where all or none of a group rooted. */
+    @Test
+    void anInteractionOfSinglePlantsIsAlsoGivenOnTheScaleOfOdds() {
+        plants(arm(true, "none", "leaf mould"), 3, 10);
+        plants(arm(true, "none", "hulls"), 0, 10);
+        plants(arm(false, "dip", "leaf mould"), 4, 10);
+        plants(arm(false, "dip", "hulls"), 10, 10);
+        Judgement judged =
+                judged(Design.COMPLETELY_RANDOM, EndpointKind.COUNT_OF, OptionalDouble.empty(), "dip", "medium");
+        Interaction found = judged.interaction().orElseThrow();
+        double mould = (4.5 / 6.5) / (3.5 / 7.5);
+        double hulls = (10.5 / 0.5) / (0.5 / 10.5);
+        assertThat(found.shown()).isTrue();
+        assertThat(found.odds().orElseThrow().ratio()).isCloseTo(hulls / mould, within(hulls / mould * 1e-6));
+        assertThat(found.odds().orElseThrow().interval().low()).isBetween(1.0, hulls / mould);
+        assertThat(found.odds().orElseThrow().p()).isLessThan(0.05);
+    }
+
+    @Test
+    void plantsThatShareATrayHaveNoOddsOfTheirOwn() {
+        trays(arm(true, "none", "leaf mould"), 10, 3, 4, 5);
+        trays(arm(true, "none", "hulls"), 10, 1, 2, 0);
+        trays(arm(false, "dip", "leaf mould"), 10, 4, 4, 6);
+        trays(arm(false, "dip", "hulls"), 10, 9, 10, 8);
+        Judgement judged =
+                judged(Design.COMPLETELY_RANDOM, EndpointKind.COUNT_OF, OptionalDouble.empty(), "dip", "medium");
+        assertThat(judged.interaction().orElseThrow().odds()).isEmpty();
+    }
+
+    private void plants(int arm, int rooted, int of) {
+        for (int i = 0; i < of; i++) {
+            trays(arm, 1, i < rooted ? 1 : 0);
+        }
+    }
+
     @Test
     void struckCellsHaveNoComparatorAndSaySo() {
         values(arm(true, "none", "leaf mould"), 10, 11, 10.5, 10.2);
