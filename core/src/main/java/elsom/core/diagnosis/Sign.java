@@ -76,7 +76,7 @@ public enum Sign {
     }
 
     public static Sign of(Symptom symptom) {
-        return called(symptom.code()).orElseThrow();
+        return called(symptom.like().code()).orElseThrow();
     }
 
     public static Sign of(Remedy remedy) {

@@ -17,6 +17,10 @@ public record Mix(List<Part> parts) {
             Pattern.compile("(\\d+(?:[.,]\\d+)?)\\s*(?:%|parts?(?:\\s+of)?\\b)?\\s+(\\S.*)");
     private static final Pattern BEHIND = Pattern.compile("(\\S.*?)\\s+(\\d+(?:[.,]\\d+)?)\\s*(%|parts?)?");
 
+    /** Not a grain size: "2 to 8 mm pumice" is a material. */
+    private static final Pattern RATIO = Pattern.compile(
+            "(\\d{1,4}(?:[.,]\\d{1,3})?)\\s?(?::|\\bto\\b|\\bin\\b)\\s?(\\d{1,4}(?:[.,]\\d{1,3})?)(?!\\s*(?:mm|cm|µm)\\b)(?:\\s.*)?");
+
     /** One material. */
     public record Part(String material, double parts) {
         public Part {
@@ -44,12 +48,14 @@ public record Mix(List<Part> parts) {
         Bounds.note("a mix", text, Bounds.MIX);
         String[] pieces = text.strip().split("\\s*(?:\\+|;|,(?!\\d))\\s*");
         if (pieces.length == 1) {
+            named(pieces[0].strip());
             Matcher whole = Pattern.compile("100\\s*%\\s+(\\S.*)").matcher(pieces[0].strip());
             return new Mix(List.of(new Part(whole.matches() ? whole.group(1) : pieces[0].strip(), 1)));
         }
         Map<String, Double> parts = new LinkedHashMap<>();
         int unnumbered = 0;
         for (String piece : pieces) {
+            named(piece.strip());
             Matcher before = BEFORE.matcher(piece.strip());
             Matcher behind = BEHIND.matcher(piece.strip());
             if (before.matches()) {
@@ -72,6 +78,15 @@ public record Mix(List<Part> parts) {
             }
         });
         return new Mix(list);
+    }
+
+    /** A ratio names one side only at most: "2:1 leaf mould" has no second material, nor says which is twice the other. */
+    private static void named(String piece) {
+        Matcher ratio = RATIO.matcher(piece);
+        if (ratio.matches()) {
+            throw new IllegalArgumentException("“" + piece + "” does not say what stands on either side of the ratio;"
+                    + " accepted: " + ratio.group(1) + " leaf mould + " + ratio.group(2) + " sand");
+        }
     }
 
     private static void add(Map<String, Double> parts, String material, String number) {

@@ -109,7 +109,8 @@ final class LotSigns {
         List<Seen> seen = new ArrayList<>();
         for (Symptom symptom : Symptom.values()) {
             Sign sign = Sign.of(symptom);
-            if (symptom.part() == SeedlingPart.ROOT && !rootsSeen(ever)) {
+            boolean counted = symptom.like() != symptom;
+            if (counted || (symptom.part() == SeedlingPart.ROOT && !rootsSeen(ever))) {
                 continue;
             }
             if (table.byGroup(sign)) {
@@ -130,7 +131,7 @@ final class LotSigns {
                         .anyMatch(measure -> measure.endpoint().code().equals(ROOTS));
     }
 
-    /** The share of a treatment's units that showed a symptom at any look so far. */
+    /** The share of a treatment's units that showed a symptom at any look so far; seed leaves count with the leaves. */
     private Map<Symptom, Double> shares(int arm) {
         Endpoint injury = evidence.record().endpoint(EndpointCode.INJURY);
         Map<Symptom, Double> shares = new EnumMap<>(Symptom.class);
@@ -143,7 +144,9 @@ final class LotSigns {
                 UnitValues.readings(evidence.record(), injury, look, unit).stream()
                         .map(Reading::typedText)
                         .flatMap(text -> InjuryScore.typed(text).stream())
-                        .forEach(score -> here.addAll(score.symptoms()));
+                        .flatMap(score -> score.symptoms().stream())
+                        .map(Symptom::like)
+                        .forEach(here::add);
             }
             here.forEach(symptom -> shares.merge(symptom, 1.0 / units.size(), Double::sum));
         }

@@ -65,17 +65,6 @@ public record PlantBackResult(
         }
     }
 
-    /** What is left of a substance on a day, for a range of half-lives. */
-    public record Left(double days, double least, double most) {
-        /** First-order decay, 0.5^(t/DT50). */
-        public static Left of(double days, Interval halfLives) {
-            return new Left(days, Math.pow(0.5, days / halfLives.low()), Math.pow(0.5, days / halfLives.high()));
-        }
-    }
-
-    /** Days; short as of acids and contact sprays, long as of those that stay a season in cold soil. */
-    public static final Interval HALF_LIVES = new Interval(2, 14);
-
     public PlantBackResult {
         sowings = List.copyOf(sowings);
     }

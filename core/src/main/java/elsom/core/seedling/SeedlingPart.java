@@ -6,6 +6,7 @@ import java.util.List;
 /** Where on a seedling, or around it, a symptom is seen. */
 public enum SeedlingPart {
     LEAF("Leaves"),
+    COTYLEDON("Seed leaves"),
     STEM("Stem"),
     ROOT("Roots"),
     WHOLE("Whole plant"),

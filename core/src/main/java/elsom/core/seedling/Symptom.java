@@ -3,6 +3,7 @@ package elsom.core.seedling;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** What is seen on an injured seedling. The code is what is written beside its score, in files and by hand. */
 public enum Symptom {
@@ -14,6 +15,11 @@ public enum Symptom {
     BURNT("burnt", "margin or tip burn", "no margin or tip burn", SeedlingPart.LEAF),
     PURPLE("purple", "purple tint", "no purple tint", SeedlingPart.LEAF),
     CHEWED("chewed", "chewed", "not chewed", SeedlingPart.LEAF),
+    SEED_BURNT("burnt seed leaves", "seed leaves burnt", "no burnt seed leaves", BURNT),
+    SEED_BLEACHED("bleached seed leaves", "seed leaves bleached", "no bleached seed leaves", BLEACHED),
+    SEED_YELLOW("yellow seed leaves", "seed leaves yellow", "no yellow seed leaves", YELLOW),
+    SEED_CURLED("curled seed leaves", "seed leaves curled", "no curled seed leaves", CUPPED),
+    SEED_CHEWED("chewed seed leaves", "seed leaves chewed", "no chewed seed leaves", CHEWED),
     TWISTED("twisted", "twisted stem or petiole", "no twisted stem or petiole", SeedlingPart.STEM),
     SWOLLEN("swollen", "swollen or split stem", "no swollen or split stem", SeedlingPart.STEM),
     COLLAPSED("collapsed", "collapsed at soil line", "none collapsed", SeedlingPart.STEM),
@@ -30,8 +36,19 @@ public enum Symptom {
     private final String label;
     private final String absent;
     private final SeedlingPart part;
+    private final @Nullable Symptom like;
+
+    /** On the seed leaves, what speaks for a cause as it does on the leaves. */
+    Symptom(String code, String label, String absent, Symptom like) {
+        this(code, label, absent, SeedlingPart.COTYLEDON, like);
+    }
 
     Symptom(String code, String label, String absent, SeedlingPart part) {
+        this(code, label, absent, part, null);
+    }
+
+    Symptom(String code, String label, String absent, SeedlingPart part, @Nullable Symptom like) {
+        this.like = like;
         this.absent = absent;
         this.code = code;
         this.label = label;
@@ -53,6 +70,11 @@ public enum Symptom {
 
     public SeedlingPart part() {
         return part;
+    }
+
+    /** The symptom whose evidence it is: its own, or that of leaves for what is seen on seed leaves. */
+    public Symptom like() {
+        return like == null ? this : like;
     }
 
     /** Whether it needs no living plant: what never came up, fell over, or grows on the surface. */

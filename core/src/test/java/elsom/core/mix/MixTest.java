@@ -48,4 +48,19 @@ class MixTest {
         assertThat(mix.looseMl(mix.parts().get(1), 10_000, 0.2)).isCloseTo(3125, within(1e-9));
         assertThatThrownBy(() -> mix.looseMl(mix.parts().get(0), 10, 1)).hasMessageContaining("settling");
     }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"2:1 leaf mould", "2 : 1", "1 to 3 GW-31", "1 in 10 compost tea", "1:2 sand + leaf mould"})
+    void aRatioThatDoesNotNameItsSidesIsAsked(String typed) {
+        assertThatThrownBy(() -> Mix.parse(typed))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("either side")
+                .hasMessageContaining("accepted:");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"2 to 8 mm pumice", "0 to 25 mm bark", "3 leaf mould + 1 GW-32", "sand 0.2 to 2 mm"})
+    void grainSizesAndPartsAreNoRatios(String typed) {
+        assertThat(Mix.parse(typed).parts()).isNotEmpty();
+    }
 }

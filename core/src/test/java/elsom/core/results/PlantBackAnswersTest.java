@@ -10,7 +10,7 @@ import elsom.core.plan.LevelsText;
 import elsom.core.plan.Measured;
 import elsom.core.plan.Plan;
 import elsom.core.protocol.Protocols;
-import elsom.core.stats.Interval;
+import elsom.core.seedling.HalfLives;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
 import java.util.OptionalInt;
@@ -91,7 +91,7 @@ class PlantBackAnswersTest {
 
     @Test
     void whatIsLeftHalvesInEachHalfLife() {
-        PlantBackResult.Left left = PlantBackResult.Left.of(14, new Interval(7, 14));
+        HalfLives.Left left = new HalfLives(7, 14).after(14);
         assertThat(left.least()).isCloseTo(0.25, within(1e-12));
         assertThat(left.most()).isCloseTo(0.5, within(1e-12));
     }

@@ -2,6 +2,7 @@ package elsom.core.seedling;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.diagnosis.Sign;
 import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Counting;
@@ -56,5 +57,17 @@ class InjuryScoreTest {
                         Typed.Refused.class,
                         refused -> assertThat(refused.message())
                                 .isEqualTo("“curly” is no symptom known here. Accepted: 7 cupped, twisted"));
+    }
+
+    /** Seed leaves have a part of their own on the drawing; what they show speaks for a cause as leaves do. */
+    @Test
+    void burntSeedLeavesAreWrittenAsSuchAndWeighAsBurntLeaves() {
+        InjuryScore score = InjuryScore.typed("4 burnt seed leaves, wilted").orElseThrow();
+        assertThat(score.symptoms()).containsExactlyInAnyOrder(Symptom.SEED_BURNT, Symptom.WILTED);
+        assertThat(score.text()).isEqualTo("4 burnt seed leaves, wilted");
+        assertThat(Sign.of(Symptom.SEED_BURNT)).isEqualTo(Sign.BURNT);
+        assertThat(SeedlingPart.COTYLEDON.symptoms())
+                .isNotEmpty()
+                .allMatch(symptom -> symptom.like().part() == SeedlingPart.LEAF);
     }
 }

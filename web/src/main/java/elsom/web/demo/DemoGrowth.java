@@ -241,7 +241,7 @@ class DemoGrowth {
         if (seen.is("injury")) {
             return 8.6 * harm + 0.5 + 0.5 * seen.vigour() + 0.2 * seen.noise().nextGaussian();
         }
-        if (seen.is("alive")) {
+        if (seen.is("alive") || seen.is("emerged")) {
             return seen.chance(0.96 - 0.1 * harm);
         }
         if (seen.is("ec")) {

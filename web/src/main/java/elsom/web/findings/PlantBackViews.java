@@ -3,6 +3,7 @@ package elsom.web.findings;
 import elsom.core.quantity.Decimals;
 import elsom.core.results.PlantBackResult;
 import elsom.core.results.PlantBackWording;
+import elsom.core.seedling.HalfLives;
 import elsom.core.seedling.InjuryDecline;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.Json;
@@ -19,20 +20,26 @@ final class PlantBackViews {
 
     private PlantBackViews() {}
 
-    static SectionView of(TrialRecord record, PlantBackResult result) {
+    static SectionView.PlantBack of(TrialRecord record, PlantBackResult result, HalfLives halfLives) {
         return new SectionView.PlantBack(
                 "Injury by days between treatment and sowing",
                 result.look().name(),
-                result.sowings().stream().map(sowing -> row(result, sowing)).toList(),
-                "Left: of a substance with a half-life of "
-                        + Decimals.upTo(PlantBackResult.HALF_LIVES.low(), 1) + " to "
-                        + Decimals.upTo(PlantBackResult.HALF_LIVES.high(), 1)
-                        + " days, 0.5^(t/DT50); which one yours has, its label or data sheet says.",
-                Json.of(chart(record, result)));
+                result.sowings().stream()
+                        .map(sowing -> row(result, sowing, halfLives))
+                        .toList(),
+                days(halfLives.shortestDays()),
+                days(halfLives.longestDays()),
+                "/trials/" + record.trial().id() + "/residue",
+                Json.of(chart(record, result, halfLives)));
     }
 
-    private static SectionView.PlantBack.Sowing row(PlantBackResult result, PlantBackResult.Sowing sowing) {
-        PlantBackResult.Left left = PlantBackResult.Left.of(sowing.days(), PlantBackResult.HALF_LIVES);
+    private static String days(double days) {
+        return Decimals.upTo(days, 2);
+    }
+
+    private static SectionView.PlantBack.Sowing row(
+            PlantBackResult result, PlantBackResult.Sowing sowing, HalfLives halfLives) {
+        HalfLives.Left left = halfLives.after(sowing.days());
         return new SectionView.PlantBack.Sowing(
                 PlantBackWording.days(sowing.days()),
                 result.kind().finer().show(sowing.treated()),
@@ -59,13 +66,14 @@ final class PlantBackViews {
             @Nullable Double cleanFrom,
             List<Sown> sowings,
             List<double[]> curve,
-            List<double[]> left) {}
+            List<double[]> left,
+            String halfLives) {}
 
     record Sown(double days, String clean, List<Point> points) {}
 
     record Point(String unit, int number, boolean treated, double value) {}
 
-    private static Chart chart(TrialRecord record, PlantBackResult result) {
+    private static Chart chart(TrialRecord record, PlantBackResult result, HalfLives halfLives) {
         double last = result.sowings().get(result.sowings().size() - 1).days();
         List<double[]> curve = new ArrayList<>();
         List<double[]> left = new ArrayList<>();
@@ -74,7 +82,7 @@ final class PlantBackViews {
             result.decline()
                     .asOptional()
                     .ifPresent(found -> curve.add(new double[] {rounded(day), rounded(at(found, day))}));
-            PlantBackResult.Left here = PlantBackResult.Left.of(day, PlantBackResult.HALF_LIVES);
+            HalfLives.Left here = halfLives.after(day);
             left.add(new double[] {rounded(day), rounded(here.least()), rounded(here.most())});
         }
         return new Chart(
@@ -96,7 +104,8 @@ final class PlantBackViews {
                                         .toList()))
                         .toList(),
                 curve,
-                left);
+                left,
+                days(halfLives.shortestDays()) + " to " + days(halfLives.longestDays()) + " days");
     }
 
     private static double at(InjuryDecline decline, double day) {

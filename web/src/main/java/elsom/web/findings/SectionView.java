@@ -142,7 +142,14 @@ public sealed interface SectionView {
     }
 
     /** Sowings after a treatment beside their untreated twins. */
-    record PlantBack(String title, String lookName, List<Sowing> sowings, String residue, String data)
+    record PlantBack(
+            String title,
+            String lookName,
+            List<Sowing> sowings,
+            String shortest,
+            String longest,
+            String residueHref,
+            String data)
             implements SectionView {
         @Override
         public String fragment() {

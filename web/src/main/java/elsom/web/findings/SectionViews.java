@@ -15,6 +15,7 @@ import elsom.core.results.Section;
 import elsom.core.results.TableResult;
 import elsom.core.results.Weighted;
 import elsom.core.results.Wording;
+import elsom.core.seedling.HalfLives;
 import elsom.core.stats.Summary;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.Swatch;
@@ -81,7 +82,7 @@ final class SectionViews {
             return diagnosed.result().diagnosis().map(found -> DiagnosisViews.of(diagnosed.result(), found));
         }
         if (section instanceof Section.PlantBack sown) {
-            return Optional.of(PlantBackViews.of(record, sown.result()));
+            return Optional.of(PlantBackViews.of(record, sown.result(), HalfLives.USUAL));
         }
         if (section instanceof Section.Table table) {
             return Optional.of(table(table.result()));

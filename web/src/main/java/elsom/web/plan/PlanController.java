@@ -13,7 +13,6 @@ import elsom.web.platform.Refusal;
 import elsom.web.platform.Station;
 import elsom.web.shelf.Containers;
 import elsom.web.trial.Plans;
-import elsom.web.trial.Quarantines;
 import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
 import jakarta.servlet.http.HttpServletRequest;
@@ -44,17 +43,14 @@ class PlanController {
     private final TrialLists lists;
     private final Plans plans;
     private final Containers containers;
-    private final Quarantines quarantines;
     private final Clock clock;
     private final SecureRandom seeds = new SecureRandom();
 
-    PlanController(
-            Trials trials, TrialLists lists, Plans plans, Containers containers, Quarantines quarantines, Clock clock) {
+    PlanController(Trials trials, TrialLists lists, Plans plans, Containers containers, Clock clock) {
         this.trials = trials;
         this.lists = lists;
         this.plans = plans;
         this.containers = containers;
-        this.quarantines = quarantines;
         this.clock = clock;
     }
 
@@ -109,8 +105,7 @@ class PlanController {
         TrialId id = new TrialId(trial);
         TrialRecord record = trials.snapshot(id);
         Protocol protocol = Pages.kindOf(plan);
-        PlanFrame frame =
-                PlanFrame.of(record, kept, hidden(record) ? List.of() : quarantines.of(plan), part, clock.instant());
+        PlanFrame frame = PlanFrame.of(record, kept, part, clock.instant());
         return switch (part) {
             case QUESTION -> Pages.QuestionPage.of(frame.drawing(Pages.swatchesOf(plan)), plan, form, problems);
             case TREATMENTS ->
@@ -131,10 +126,6 @@ class PlanController {
                 OverviewPage.of(
                         frame, record, plan, protocol, plans.amendments(id), plans.earlier(id), clock.instant());
         };
-    }
-
-    private static boolean hidden(TrialRecord record) {
-        return record.trial().started() && record.trial().blind();
     }
 
     /** Scatter comes from earlier trials that grew the same crop; within treatments, so of blind ones by their key. */

@@ -1,13 +1,10 @@
 package elsom.web.plan;
 
-import elsom.core.mix.Quarantine;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.Swatch;
-import elsom.web.kit.Times;
 import elsom.web.kit.TrialHeader;
 import elsom.web.trial.Plans;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
 
@@ -16,7 +13,6 @@ import java.util.List;
  *
  * @param draft whether the plan can still change freely
  * @param action where its form is sent
- * @param apart lots in quarantine that the plan uses
  * @param revision of the plan that is shown
  */
 public record PlanFrame(
@@ -27,19 +23,7 @@ public record PlanFrame(
         String title,
         String action,
         String nextLabel,
-        List<Apart> apart,
         long revision) {
-
-    /** A lot in quarantine. */
-    public record Apart(String lot, String since, String reason, String href) {
-        static Apart of(Quarantine kept, ZoneId zone) {
-            return new Apart(
-                    kept.lot(),
-                    Times.day(kept.since(), zone),
-                    kept.reason(),
-                    kept.trial() > 0 ? "/trials/" + kept.trial() + "/findings" : "/shelf");
-        }
-    }
 
     /** What the part's form offers to choose from. */
     public Choices choices() {
@@ -49,7 +33,7 @@ public record PlanFrame(
     /** A part as a link. */
     public record Link(String label, String href, boolean here) {}
 
-    static PlanFrame of(TrialRecord record, Plans.Kept kept, List<Quarantine> apart, PlanPart here, Instant now) {
+    static PlanFrame of(TrialRecord record, Plans.Kept kept, PlanPart here, Instant now) {
         long trial = record.trial().id().value();
         boolean draft = !record.trial().started();
         List<Link> parts = Arrays.stream(PlanPart.values())
@@ -65,12 +49,11 @@ public record PlanFrame(
                 here.label(),
                 "/trials/" + trial + "/plan/" + here.path(),
                 here.next().label(),
-                apart.stream().map(one -> Apart.of(one, record.trial().zone())).toList(),
                 kept.revision());
     }
 
     /** The same frame with textures for treatments that are not drawn yet. */
     PlanFrame drawing(List<Swatch> swatches) {
-        return new PlanFrame(header.drawing(swatches), parts, draft, kept, title, action, nextLabel, apart, revision);
+        return new PlanFrame(header.drawing(swatches), parts, draft, kept, title, action, nextLabel, revision);
     }
 }

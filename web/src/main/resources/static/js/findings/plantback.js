@@ -51,7 +51,7 @@ export function drawPlantBack(place, chart) {
       .append('title').text((p) => `${p.unit}, ${p.treated ? 'treated' : 'untreated'}: ${p.value} ${chart.unit}, sown after ${sowing.days} days`);
   });
   svg.append('text').attr('class', 'says').attr('x', LEFT + 6).attr('y', TOP + 12).text('● treated   ○ untreated twin');
-  residue(svg, chart.left, x, wide);
+  residue(svg, chart, x, wide);
   svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${TOP + HIGH + GAP + STRIP})`)
     .call(d3.axisBottom(x).tickValues(chart.sowings.map((s) => s.days)).tickFormat((d) => d));
   svg.append('text').attr('x', wide - 20).attr('y', TOP + HIGH + GAP + STRIP + 36).attr('text-anchor', 'end').text('sown so many days after the treatment');
@@ -63,9 +63,9 @@ function clean(svg, from, x) {
   svg.append('text').attr('class', 'says').attr('x', x(from) - 6).attr('y', TOP + 30).text(`clean from day ${from} on`);
 }
 
-function residue(svg, left, x, wide) {
+function residue(svg, { left, halfLives }, x, wide) {
   const y = d3.scaleLinear().domain([0, 1]).range([TOP + HIGH + GAP + STRIP, TOP + HIGH + GAP]);
   svg.append('path').attr('class', 'curve-band').attr('d', d3.area().x((c) => x(c[0])).y0((c) => y(c[1])).y1((c) => y(c[2]))(left));
-  svg.append('text').attr('class', 'says').attr('x', wide - 22).attr('y', TOP + HIGH + GAP - 4).attr('text-anchor', 'end').text('left of a substance, half-life 2 to 14 days');
+  svg.append('text').attr('class', 'says').attr('x', wide - 22).attr('y', TOP + HIGH + GAP - 4).attr('text-anchor', 'end').text(`left of a substance, half-life ${halfLives}`);
   svg.append('text').attr('x', LEFT - 8).attr('y', TOP + HIGH + GAP + 10).attr('text-anchor', 'end').text('all');
 }

@@ -28,6 +28,8 @@ import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -300,6 +302,40 @@ class DemoFindingsIT {
         assertThat(web.get(lime + "9").body()).contains("Above every pH that was measured");
         assertThat(web.get(lime + "15").body()).contains("A pH from 0 to 14. Accepted: 6.0.", "value=\"15\"");
         assertThat(web.get("/trials/1/liming").statusCode()).isEqualTo(404);
+    }
+
+    /** The share of the saltier water on the page of two waters. */
+    @Test
+    void theBlendIsThatOfTheSums() throws Exception {
+        String page = new Web(port)
+                .get("/trials/" + trialWith(Section.Threshold.class) + "/blending?a=0.4&b=9&drain=30")
+                .body();
+        Matcher limit = Pattern.compile("Share of B = \\(([0-9.]+) − 0\\.40\\) / \\(9\\.00 − 0\\.40\\)")
+                .matcher(page);
+        assertThat(limit.find()).isTrue();
+        Calc calc = new Calc();
+        calc.ask(
+                "blending",
+                JsonNodeFactory.instance
+                        .objectNode()
+                        .put("a", 0.4)
+                        .put("b", 9)
+                        .put("limit", Double.parseDouble(limit.group(1))));
+        double share = calc.answers().get(0).path("share_b").doubleValue();
+        assertThat(page).contains("At most " + Math.round(100 * share) + " % of water B");
+    }
+
+    /** What is left of a substance takes half-lives of one's own. */
+    @Test
+    void whatIsLeftIsDrawnForAnyHalfLives() throws Exception {
+        Web web = new Web(port);
+        String residue = "/trials/" + trialWith(Section.PlantBack.class) + "/residue";
+        assertThat(web.get(residue + "?shortest=4&longest=8").body())
+                .contains("half-life of <span>4</span> to <span>8</span> days", "25 to 50 %");
+        assertThat(web.get(residue + "?shortest=30&longest=8").body())
+                .contains("No less than the shortest", "value=\"30\"", "still 2 to 14 days");
+        assertThat(web.get(residue + "?shortest=0&longest=ten").body()).contains("Days above 0, up to 3650");
+        assertThat(web.get("/trials/1/residue").statusCode()).isEqualTo(404);
     }
 
     private TrialId trialWith(Class<? extends Section> kind) throws Exception {

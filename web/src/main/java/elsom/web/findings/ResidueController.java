@@ -1,0 +1,45 @@
+package elsom.web.findings;
+
+import elsom.core.results.Section;
+import elsom.web.kit.TrialHeader;
+import elsom.web.platform.NotFound;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The sowings after a treatment beside what is left of a substance, for half-lives of one's own. */
+@Controller
+class ResidueController {
+    private final OpenFindings open;
+
+    ResidueController(OpenFindings open) {
+        this.open = open;
+    }
+
+    /** What the page shows. */
+    public record ResiduePage(TrialHeader header, ResidueForm form, SectionView.PlantBack section) {}
+
+    @GetMapping("/trials/{trial}/residue")
+    String show(
+            @PathVariable long trial,
+            @RequestParam(required = false) String shortest,
+            @RequestParam(required = false) String longest,
+            Model model) {
+        OpenFindings.Found found = open.of(trial);
+        ResidueForm form =
+                shortest == null || longest == null ? ResidueForm.usual() : ResidueForm.read(shortest, longest);
+        Section.PlantBack sown = found.findings().sections(Section.PlantBack.class).stream()
+                .findFirst()
+                .orElseThrow(() -> new NotFound(
+                        "This trial has no sowings after a treatment.",
+                        "/trials/" + trial + "/findings",
+                        "Back to the findings"));
+        model.addAttribute(
+                "page",
+                new ResiduePage(
+                        found.header(), form, PlantBackViews.of(found.record(), sown.result(), form.halfLives())));
+        return "findings/residue";
+    }
+}
