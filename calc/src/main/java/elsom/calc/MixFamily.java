@@ -42,7 +42,7 @@ final class MixFamily implements Family {
 
     private static MixPart part(JsonNode part) {
         Map<Property, Double> properties = new EnumMap<>(Property.class);
-        for (Property property : Property.values()) {
+        for (Property property : Property.mixing()) {
             Inputs.optionalNumber(part, property.code()).ifPresent(value -> properties.put(property, value));
         }
         return new MixPart(
@@ -56,6 +56,7 @@ final class MixFamily implements Family {
     private static MixWindow window(JsonNode window) {
         String code = Inputs.text(window, "property");
         Property property = Property.called(code)
+                .filter(Property.mixing()::contains)
                 .orElseThrow(() ->
                         new BadInput("“" + code + "” is no property; known are water, air, density, ec, nitrogen"));
         return new MixWindow(

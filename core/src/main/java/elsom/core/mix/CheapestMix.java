@@ -168,7 +168,7 @@ public record CheapestMix(Map<String, Double> shares, double price, Map<Property
             }
         }
         Map<Property, Double> predicted = new EnumMap<>(Property.class);
-        for (Property property : Property.values()) {
+        for (Property property : Property.mixing()) {
             if (parts.stream().allMatch(part -> part.properties().containsKey(property))) {
                 predicted.put(property, value(parts, shares, property));
             }

@@ -1,5 +1,6 @@
 package elsom.core.sums;
 
+import elsom.core.chemistry.Extract;
 import elsom.core.chemistry.Leaching;
 import elsom.core.chemistry.Sodium;
 import elsom.core.chemistry.WaterBlend;
@@ -20,62 +21,6 @@ final class Salts {
     private static final double LARGEST_EC = 200;
 
     private Salts() {}
-
-    /**
-     * Ways to make an extract, with the upper edges of very low, low, normal, high and very high in mS/cm (Cavins et al.
-     * 2000).
-     */
-    private enum Extract {
-        ONE_TO_FIVE("1:5", "1 part medium in 5 of water, by volume", List.of(0.11, 0.35, 0.65, 0.89, 1.10)),
-        ONE_TO_TWO("1:2", "1 part medium in 2 of water, by volume", List.of(0.25, 0.75, 1.25, 1.75, 2.25)),
-        SATURATED("saturated", "saturated medium", List.of(0.75, 2.0, 3.5, 5.0, 6.0)),
-        POUR_THROUGH("pour-through", "pour-through", List.of(1.0, 2.6, 4.6, 6.5, 7.8));
-
-        private static final List<String> CLASSES =
-                List.of("very low", "low", "normal", "high", "very high", "extreme");
-
-        private final String code;
-        private final String label;
-        private final List<Double> edges;
-
-        Extract(String code, String label, List<Double> edges) {
-            this.code = code;
-            this.label = label;
-            this.edges = edges;
-        }
-
-        static Extract called(String code) {
-            return Arrays.stream(values())
-                    .filter(extract -> extract.code.equals(code))
-                    .findFirst()
-                    .orElseThrow();
-        }
-
-        static List<SumField.Option> options() {
-            return Arrays.stream(values())
-                    .map(extract -> new SumField.Option(extract.code, extract.label))
-                    .toList();
-        }
-
-        String classOf(double ec) {
-            int above = (int) edges.stream().filter(edge -> ec > edge).count();
-            return CLASSES.get(above);
-        }
-
-        /** By straight lines between the edges; beyond the last by its proportion. */
-        double to(Extract other, double ec) {
-            double fromLow = 0;
-            double toLow = 0;
-            for (int i = 0; i < edges.size(); i++) {
-                if (ec <= edges.get(i)) {
-                    return toLow + (ec - fromLow) / (edges.get(i) - fromLow) * (other.edges.get(i) - toLow);
-                }
-                fromLow = edges.get(i);
-                toLow = other.edges.get(i);
-            }
-            return ec / fromLow * toLow;
-        }
-    }
 
     static Sum units() {
         return new Sum(
@@ -127,6 +72,12 @@ final class Salts {
                 });
     }
 
+    private static List<SumField.Option> extractOptions() {
+        return Arrays.stream(Extract.values())
+                .map(extract -> new SumField.Option(extract.code(), extract.label()))
+                .toList();
+    }
+
     static Sum extracts() {
         return new Sum(
                 "extracts",
@@ -141,25 +92,25 @@ final class Salts {
                                 0,
                                 LARGEST_EC,
                                 "1.2 mS/cm"),
-                        SumField.choice("from", "made as", "1:2", Extract.options()),
-                        SumField.choice("to", "wanted as", "saturated", Extract.options())),
+                        SumField.choice("from", "made as", "1:2", extractOptions()),
+                        SumField.choice("to", "wanted as", "saturated", extractOptions())),
                 values -> {
-                    Extract from = Extract.called(values.text("from"));
-                    Extract to = Extract.called(values.text("to"));
+                    Extract from = Extract.called(values.text("from")).orElseThrow();
+                    Extract to = Extract.called(values.text("to")).orElseThrow();
                     double ec = values.quantity("ec");
                     double there = from.to(to, ec);
-                    SumAnswer answer = SumAnswer.of("About " + Words.number(there) + " mS/cm as " + to.label + ": "
+                    SumAnswer answer = SumAnswer.of("About " + Words.number(there) + " mS/cm as " + to.label() + ": "
                                     + from.classOf(ec) + ".")
-                            .step("class limits of " + from.label + ": "
-                                    + from.edges.stream().map(Words::number).collect(Collectors.joining(", "))
-                                    + "; of " + to.label + ": "
-                                    + to.edges.stream().map(Words::number).collect(Collectors.joining(", ")))
+                            .step("class limits of " + from.label() + ": "
+                                    + from.edges().stream().map(Words::number).collect(Collectors.joining(", "))
+                                    + "; of " + to.label() + ": "
+                                    + to.edges().stream().map(Words::number).collect(Collectors.joining(", ")))
                             .mind(
                                     "Approximate: extracts of different kinds are never pooled. Measure again in the kind the"
                                             + " table is for before much depends on it.")
                             .number("ec", there);
                     for (Extract each : Extract.values()) {
-                        answer = answer.line("As " + each.label, Words.number(from.to(each, ec)) + " mS/cm");
+                        answer = answer.line("As " + each.label(), Words.number(from.to(each, ec)) + " mS/cm");
                     }
                     return Optional.of(answer);
                 });

@@ -17,7 +17,6 @@ import java.time.Clock;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -89,7 +88,7 @@ class MixController {
                 new MixPage(
                         form,
                         IntStream.range(0, MixForm.ROWS).boxed().toList(),
-                        Arrays.stream(Property.values())
+                        Property.mixing().stream()
                                 .map(property -> new Head(property.code(), property.label(), property.unit()))
                                 .toList(),
                         mix.map(CheapestMix::text).orElse(""),

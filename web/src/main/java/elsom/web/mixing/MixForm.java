@@ -57,7 +57,7 @@ record MixForm(
             part(typed, row, problems).ifPresent(parts::add);
         }
         List<MixWindow> windows = new ArrayList<>();
-        for (Property property : Property.values()) {
+        for (Property property : Property.mixing()) {
             window(typed, property, problems).ifPresent(windows::add);
         }
         return new MixForm(
@@ -91,7 +91,7 @@ record MixForm(
         }
         int before = problems.size();
         Map<Property, Double> properties = new EnumMap<>(Property.class);
-        for (Property property : Property.values()) {
+        for (Property property : Property.mixing()) {
             number(typed, property.code() + row, 0, property.most(), problems)
                     .ifPresent(value -> properties.put(property, value));
         }

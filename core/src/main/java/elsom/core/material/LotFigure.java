@@ -1,0 +1,52 @@
+package elsom.core.material;
+
+import elsom.core.mix.Property;
+import elsom.core.quantity.Bounds;
+import elsom.core.quantity.Decimals;
+import java.time.LocalDate;
+
+/**
+ * One figure of a lot, with where it comes from.
+ *
+ * @param value in the property's unit; EC as of a 1:5 extract
+ * @param said what stands behind it, such as "trial 4, drained" or "lab sheet 118, saturated medium"; may be empty
+ * @param depthCm of the medium it was measured in, for what depends on depth; 0 otherwise
+ * @param trial number of the trial that measured it; 0 for none
+ */
+public record LotFigure(
+        Property property, double value, Origin origin, String said, LocalDate on, double depthCm, long trial) {
+    /** How deep a medium usually stands when water and air are told without a depth, cm. */
+    public static final double USUAL_DEPTH_CM = 10;
+
+    private static final double DEEPEST_CM = 300;
+
+    public LotFigure {
+        Bounds.number(property.label(), value, 0, property.most());
+        Bounds.note("where a figure comes from", said, Bounds.NOTE);
+        Bounds.number("the depth", depthCm, 0, DEEPEST_CM);
+        if (depthCm == 0 && property.byDepth()) {
+            depthCm = USUAL_DEPTH_CM;
+        }
+    }
+
+    /** A figure that has no depth and no trial. */
+    public static LotFigure of(Property property, double value, Origin origin, String said, LocalDate on) {
+        return new LotFigure(property, value, origin, said, on, 0, 0);
+    }
+
+    /** The value with its unit. */
+    public String shown() {
+        return shown(property, value);
+    }
+
+    /** A value of a property with its unit. */
+    public static String shown(Property property, double value) {
+        int decimals = switch (property) {
+            case WATER, AIR, DENSITY, NITROGEN -> 0;
+            case PH -> 1;
+            case EC -> 2;
+            case PRICE -> 3;
+        };
+        return (Decimals.fixed(value, decimals) + " " + property.unit()).strip();
+    }
+}

@@ -1,0 +1,79 @@
+package elsom.core.material;
+
+import elsom.core.mix.Property;
+import elsom.core.quantity.Bounds;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+
+/**
+ * What a medium is wanted for, and what it must be like for that: a window.
+ *
+ * @param code of the use, in addresses
+ * @param depthCm of the medium in the containers of this use
+ * @param why what the use is hard on, as a sentence
+ */
+public record Use(String code, String name, double depthCm, String why, List<UseBound> bounds) {
+    public Use {
+        Bounds.name("a use", name, Bounds.NAME);
+        Bounds.note("why", why, Bounds.NOTE);
+        Bounds.number("the depth", depthCm, 1, 300);
+        bounds = List.copyOf(bounds);
+    }
+
+    /**
+     * A medium held against one bound.
+     *
+     * @param value empty when it is not known
+     * @param says "air 12 %: at least 20 % is wanted. Small cells …"
+     */
+    public record Checked(UseBound bound, OptionalDouble value, Fitness fitness, String says) {}
+
+    /** A medium held against a use. */
+    public record Judged(Use use, Fitness fitness, List<Checked> checked) {
+        public Judged {
+            checked = List.copyOf(checked);
+        }
+
+        /** What speaks against it, or is not known, the worst first. */
+        public List<String> against() {
+            return checked.stream()
+                    .filter(one -> one.fitness() != Fitness.PASS)
+                    .sorted(Comparator.comparing(Checked::fitness).reversed())
+                    .map(Checked::says)
+                    .toList();
+        }
+    }
+
+    /**
+     * Judges a medium: as its worst property, and not known while any is not known and none fails.
+     *
+     * @param values at this use's depth
+     */
+    public Judged judge(Function<Property, OptionalDouble> values) {
+        List<Checked> checked = new ArrayList<>();
+        for (UseBound bound : bounds) {
+            OptionalDouble value = values.apply(bound.property());
+            Fitness fitness = value.isEmpty() ? Fitness.UNKNOWN : bound.of(value.getAsDouble());
+            checked.add(new Checked(bound, value, fitness, says(bound, value, fitness)));
+        }
+        Fitness worst = checked.stream()
+                .map(Checked::fitness)
+                .max(Comparator.naturalOrder())
+                .orElse(Fitness.UNKNOWN);
+        return new Judged(this, worst, checked);
+    }
+
+    private static String says(UseBound bound, OptionalDouble value, Fitness fitness) {
+        String label = bound.property().label();
+        if (value.isEmpty()) {
+            return label + " is not known; " + bound.words() + " is wanted.";
+        }
+        String shown = label + " " + LotFigure.shown(bound.property(), value.getAsDouble());
+        return fitness == Fitness.PASS
+                ? shown + ", as wanted (" + bound.words() + ")."
+                : shown + "; " + bound.words() + " is wanted. " + bound.reason();
+    }
+}
