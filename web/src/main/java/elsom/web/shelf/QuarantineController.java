@@ -40,7 +40,7 @@ class QuarantineController {
                 trial,
                 null,
                 ""));
-        return "redirect:" + (trial > 0 ? "/trials/" + trial + "/findings" : "/shelf");
+        return "redirect:" + (trial > 0 ? "/trials/" + trial + "/findings" : "/shelf/containers");
     }
 
     @PostMapping("/shelf/quarantine/lift")
@@ -49,7 +49,7 @@ class QuarantineController {
             throw new Refusal("Say why it can be let go. Accepted: laboratory found nothing, sheet of 3 June.");
         }
         quarantines.lift(lot, line("Why it was let go", why));
-        return "redirect:/shelf";
+        return "redirect:/shelf/containers";
     }
 
     private static String line(String what, String text) {

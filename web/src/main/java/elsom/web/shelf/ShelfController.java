@@ -1,152 +1,179 @@
 package elsom.web.shelf;
 
+import elsom.core.material.Fitness;
+import elsom.core.material.Lot;
+import elsom.core.material.LotFigure;
+import elsom.core.material.MaterialKind;
+import elsom.core.material.OnShelf;
+import elsom.core.material.Use;
+import elsom.core.mix.Property;
 import elsom.core.mix.Quarantine;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.trial.Container;
-import elsom.core.trial.ContainerShape;
-import elsom.core.trial.Outline;
-import elsom.web.kit.Times;
+import elsom.web.lots.Lots;
+import elsom.web.lots.Uses;
 import elsom.web.trial.Quarantines;
-import java.time.Instant;
-import java.time.ZoneId;
-import java.util.LinkedHashMap;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
-import org.springframework.http.HttpStatus;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
-import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriUtils;
 
-/** The containers on the shelf. */
+/** What stands on the shelf, compared. */
 @Controller
 class ShelfController {
-    private final Containers containers;
+    static final double DEEPEST_CM = 100;
+    private static final String EVERYTHING = "ALL";
+
+    private final Lots lots;
+    private final Uses uses;
     private final Quarantines quarantines;
 
-    ShelfController(Containers containers, Quarantines quarantines) {
+    ShelfController(Lots lots, Uses uses, Quarantines quarantines) {
+        this.lots = lots;
+        this.uses = uses;
         this.quarantines = quarantines;
-        this.containers = containers;
     }
 
-    /** A container as typed. */
-    record ContainerForm(
+    /** A lot in the table. */
+    record Row(
             String name,
-            ContainerShape shape,
-            Outline outline,
-            String depth,
-            String topLength,
-            String topWidth,
-            String baseLength,
-            String baseWidth) {
-        static final ContainerForm EMPTY =
-                new ContainerForm("", ContainerShape.TAPERED, Outline.ROUND, "", "", "", "", "");
-    }
+            String href,
+            String what,
+            boolean apart,
+            String fit,
+            String tone,
+            List<String> against,
+            List<LotViews.Cell> cells) {}
 
-    /** The page. */
+    /** What is compared; {@code use} and {@code kind} are empty for none chosen. */
     record ShelfPage(
-            List<Apart> apart,
-            List<Line> containers,
-            ContainerForm form,
-            Map<String, String> problems,
-            List<ContainerShape> shapes,
-            List<Outline> outlines) {}
-
-    /** A lot in quarantine, or one that was let go. */
-    record Apart(String lot, boolean stands, String since, String reason, String goneTo, String lifted, long trial) {
-        static Apart of(Quarantine kept) {
-            Instant liftedAt = kept.liftedAt();
-            return new Apart(
-                    kept.lot(),
-                    kept.stands(),
-                    Times.day(kept.since(), ZoneId.systemDefault()),
-                    kept.reason(),
-                    kept.goneTo(),
-                    liftedAt == null ? "" : Times.day(liftedAt, ZoneId.systemDefault()) + ": " + kept.liftedWhy(),
-                    kept.trial());
+            String use,
+            String useHref,
+            String why,
+            String kind,
+            String depth,
+            String depthProblem,
+            String sort,
+            List<Use> uses,
+            List<MaterialKind> kinds,
+            List<LotViews.Head> heads,
+            String carried,
+            List<Row> rows) {
+        public String sortHref(String by) {
+            return "/shelf?use=" + use + "&kind=" + kind + "&depth=" + UriUtils.encode(depth, StandardCharsets.UTF_8)
+                    + "&sort=" + by;
         }
     }
 
-    /** A container with what it holds. */
-    record Line(String name, String shape, String depth, String top, String base, String volume) {
-        static Line of(Container c) {
-            return new Line(
-                    c.name(),
-                    c.shape().label() + ", " + c.outline().label(),
-                    Decimals.upTo(c.depthCm(), 1),
-                    size(c.outline(), c.topLengthCm(), c.topWidthCm()),
-                    c.shape() == ContainerShape.BOWL ? "" : size(c.outline(), c.baseLengthCm(), c.baseWidthCm()),
-                    Decimals.upTo(c.volumeMl(), 0));
-        }
-
-        private static String size(Outline outline, double length, double width) {
-            return outline == Outline.ROUND
-                    ? "⌀ " + Decimals.upTo(length, 1)
-                    : Decimals.upTo(length, 1) + " × " + Decimals.upTo(width, 1);
+    /** How deep the medium stands, as typed. */
+    private record Depth(String typed, double cm, String problem) {
+        static Depth of(String typed, Optional<Use> use) {
+            double usual = use.map(Use::depthCm).orElse(LotFigure.USUAL_DEPTH_CM);
+            if (typed.isBlank()) {
+                return new Depth(Decimals.upTo(usual, 1) + " cm", usual, "");
+            }
+            return Typed.parse(typed, UnitOfMeasure.CENTIMETRE) instanceof Typed.Understood understood
+                            && understood.stored().value() >= 1
+                            && understood.stored().value() <= DEEPEST_CM
+                    ? new Depth(typed.strip(), understood.stored().value(), "")
+                    : new Depth(typed, usual, "A depth from 1 to 100 cm. Accepted: 10 cm, 4 in.");
         }
     }
 
     @GetMapping("/shelf")
-    String show(Model model) {
-        model.addAttribute("page", page(ContainerForm.EMPTY, Map.of()));
+    String show(
+            @RequestParam(defaultValue = "") String use,
+            @RequestParam(defaultValue = "") String kind,
+            @RequestParam(defaultValue = "") String depth,
+            @RequestParam(defaultValue = "") String sort,
+            Model model) {
+        Optional<Use> asked = uses.find(use);
+        Depth deep = Depth.of(depth, asked);
+        Function<String, Optional<Lot>> shelf = lots.byName();
+        List<OnShelf> shown = lots.all().stream()
+                .filter(lot -> kind.isEmpty()
+                        ? lot.kind().fills()
+                        : kind.equals(EVERYTHING) || lot.kind().name().equals(kind))
+                .map(lot -> OnShelf.of(lot, deep.cm(), shelf))
+                .toList();
+        String by = sort.isEmpty() ? asked.isPresent() ? "fit" : "name" : sort;
+        Set<String> apart = quarantines.all().stream()
+                .filter(Quarantine::stands)
+                .map(kept -> kept.lot().toLowerCase(Locale.ROOT))
+                .collect(Collectors.toSet());
+        model.addAttribute(
+                "page",
+                new ShelfPage(
+                        asked.map(Use::code).orElse(""),
+                        "/shelf/uses#" + asked.map(Use::code).orElse(""),
+                        asked.map(one -> one.name() + ", " + Decimals.upTo(one.depthCm(), 1) + " cm deep: " + one.why())
+                                .orElse(""),
+                        kind,
+                        deep.typed(),
+                        deep.problem(),
+                        by,
+                        uses.all(),
+                        List.of(MaterialKind.values()),
+                        LotViews.heads(),
+                        "Water and air as in " + Decimals.upTo(deep.cm(), 1)
+                                + " cm: told at another depth, they are carried over by a typical medium's curve.",
+                        shown.stream()
+                                .sorted(order(by, asked))
+                                .map(lot -> row(lot, shown, asked, apart))
+                                .toList()));
         return "shelf/shelf";
     }
 
-    @PostMapping("/shelf")
-    ModelAndView add(@ModelAttribute ContainerForm form) {
-        Map<String, String> problems = new LinkedHashMap<>();
-        if (containers.find(form.name()).isPresent()) {
-            problems.put("name", "There is a “" + form.name().strip() + "” on the shelf already.");
+    private static Comparator<OnShelf> order(String by, Optional<Use> use) {
+        Comparator<OnShelf> byName =
+                Comparator.comparing(lot -> lot.lot().name().toLowerCase(Locale.ROOT));
+        Optional<Property> property = Property.called(by);
+        if (property.isPresent()) {
+            return Comparator.<OnShelf>comparingDouble(
+                            lot -> -lot.value(property.get()).orElse(-1))
+                    .thenComparing(byName);
         }
-        boolean round = form.outline() == Outline.ROUND;
-        boolean straight = form.shape() == ContainerShape.STRAIGHT;
-        boolean bowl = form.shape() == ContainerShape.BOWL;
-        double depth = size("depth", form.depth(), problems);
-        double topLength = size("topLength", form.topLength(), problems);
-        double topWidth = round ? topLength : size("topWidth", form.topWidth(), problems);
-        double baseLength = bowl ? 0 : straight ? topLength : size("baseLength", form.baseLength(), problems);
-        double baseWidth =
-                bowl ? 0 : straight ? topWidth : round ? baseLength : size("baseWidth", form.baseWidth(), problems);
-        if (problems.isEmpty()) {
-            try {
-                containers.add(new Container(
-                        form.name().strip(),
-                        form.shape(),
-                        form.outline(),
-                        depth,
-                        topLength,
-                        topWidth,
-                        baseLength,
-                        baseWidth));
-                return new ModelAndView("redirect:/shelf");
-            } catch (IllegalArgumentException impossible) {
-                problems.put("name", String.valueOf(impossible.getMessage()));
-            }
-        }
-        return new ModelAndView("shelf/shelf", Map.of("page", page(form, problems)), HttpStatus.UNPROCESSABLE_CONTENT);
+        return by.equals("fit") && use.isPresent()
+                ? Comparator.<OnShelf, Fitness>comparing(
+                                lot -> use.get().judge(lot::value).fitness())
+                        .thenComparing(byName)
+                : byName;
     }
 
-    private ShelfPage page(ContainerForm form, Map<String, String> problems) {
-        return new ShelfPage(
-                quarantines.all().stream().map(Apart::of).toList(),
-                containers.all().stream().map(Line::of).toList(),
-                form,
-                problems,
-                List.of(ContainerShape.values()),
-                List.of(Outline.values()));
+    private static Row row(OnShelf lot, List<OnShelf> all, Optional<Use> use, Set<String> apart) {
+        Optional<Use.Judged> judged = use.map(asked -> asked.judge(lot::value));
+        String name = lot.lot().name();
+        return new Row(
+                name,
+                href(name),
+                lot.lot().kind() == MaterialKind.MIX
+                        ? "mix: " + lot.lot().recipe()
+                        : lot.lot().kind().label()
+                                + (lot.lot().material().equals(name)
+                                        ? ""
+                                        : " · " + lot.lot().material()),
+                apart.contains(name.toLowerCase(Locale.ROOT)),
+                judged.map(one -> one.fitness().label()).orElse(""),
+                judged.map(one -> LotViews.tone(one.fitness())).orElse(""),
+                judged.map(Use.Judged::against).orElse(List.of()),
+                Arrays.stream(Property.values())
+                        .map(property -> LotViews.cell(lot, all, property, use))
+                        .toList());
     }
 
-    private static double size(String field, String text, Map<String, String> problems) {
-        if (Typed.parse(text, UnitOfMeasure.CENTIMETRE) instanceof Typed.Understood typed
-                && typed.stored().value() > 0
-                && typed.stored().value() <= Container.LARGEST_CM) {
-            return typed.stored().value();
-        }
-        problems.put(field, "An inner size above 0 and up to 300 cm. Accepted: 18, 18 cm, 7 in.");
-        return 1;
+    /** A lot's own page. */
+    static String href(String name) {
+        return "/shelf/lot?name=" + UriUtils.encode(name, StandardCharsets.UTF_8);
     }
 }

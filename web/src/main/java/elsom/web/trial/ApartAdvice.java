@@ -36,7 +36,7 @@ class ApartAdvice {
             return new Apart(
                     kept.lot(),
                     (why.isEmpty() ? "" : why + ". ") + "Use it only to find out what is wrong with it.",
-                    kept.trial() > 0 ? "/trials/" + kept.trial() + "/findings" : "/shelf");
+                    kept.trial() > 0 ? "/trials/" + kept.trial() + "/findings" : "/shelf/containers");
         }
     }
 

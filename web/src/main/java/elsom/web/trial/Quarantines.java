@@ -67,7 +67,8 @@ public class Quarantines {
     @Transactional
     public void lift(String lot, String why) {
         if (lots.lift(lot.strip(), clock.instant(), why.strip()) == 0) {
-            throw new NotFound("No lot called “" + lot.strip() + "” is kept apart.", "/shelf", "To the shelf");
+            throw new NotFound(
+                    "No lot called “" + lot.strip() + "” is kept apart.", "/shelf/containers", "To the shelf");
         }
     }
 }
