@@ -29,6 +29,14 @@ import org.apache.commons.csv.CSVRecord;
 public record LabSheet(List<Row> rows, List<Problem> problems) {
     public static final List<String> COLUMNS =
             List.of("lot", "material", "kind", "property", "value", "unit", "method", "date", "source");
+
+    /** A sheet that can be read, to start from. */
+    public static final String EXAMPLE = String.join(",", COLUMNS) + "\r\n"
+            + "GW-33,green-waste compost,compost,ec,3.1,mS/cm,saturated,2026-09-30,sheet 118\r\n"
+            + "GW-33,green-waste compost,compost,ph,7.4,,water 1:5,2026-09-30,sheet 118\r\n"
+            + "GW-33,green-waste compost,compost,density,0.52,g/mL,dried at 105 °C,2026-09-30,sheet 118\r\n"
+            + "LM-2,leaf mould,organic,price,0.09,/L,label,2026-09-12,delivery note\r\n";
+
     public static final int MOST_ROWS = 50_000;
     private static final int LONGEST_CELL = 300;
 
@@ -57,6 +65,7 @@ public record LabSheet(List<Row> rows, List<Problem> problems) {
     public static LabSheet read(String csv) {
         List<Row> rows = new ArrayList<>();
         List<Problem> problems = new ArrayList<>();
+        String text = withoutMark(csv);
         CSVFormat format = CSVFormat.RFC4180
                 .builder()
                 .setHeader()
@@ -64,8 +73,9 @@ public record LabSheet(List<Row> rows, List<Problem> problems) {
                 .setIgnoreEmptyLines(true)
                 .setIgnoreHeaderCase(true)
                 .setTrim(true)
+                .setDelimiter(separator(text))
                 .get();
-        try (CSVParser parser = CSVParser.parse(new StringReader(withoutMark(csv)), format)) {
+        try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
             List<String> missing = COLUMNS.stream()
                     .filter(column -> parser.getHeaderNames().stream().noneMatch(column::equalsIgnoreCase))
                     .toList();
@@ -94,6 +104,12 @@ public record LabSheet(List<Row> rows, List<Problem> problems) {
 
     private static String withoutMark(String csv) {
         return csv.startsWith("\uFEFF") ? csv.substring(1) : csv;
+    }
+
+    /** Spreadsheets in countries with a decimal comma write semicolons. */
+    private static char separator(String text) {
+        String header = text.lines().findFirst().orElse("");
+        return header.contains(";") && !header.contains(",") ? ';' : ',';
     }
 
     private static LabSheet refused(String why) {

@@ -34,6 +34,11 @@ public record LotFigure(
         return new LotFigure(property, value, origin, said, on, 0, 0);
     }
 
+    /** The same, whatever its trial's number is in this store. */
+    public LotFigure untied() {
+        return new LotFigure(property, value, origin, said, on, depthCm, 0);
+    }
+
     /** The value with its unit. */
     public String shown() {
         return shown(property, value);

@@ -1,5 +1,6 @@
 package elsom.core.sim;
 
+import elsom.core.mix.Mix;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
@@ -15,6 +16,8 @@ import java.util.Random;
  */
 public record MediumTruth(
         double bulkDensity, double capacityAt6Cm, double wetFootCm, double ratePerHour, double keeps) {
+    private static final double CLOSER = 1.08;
+
     private static final Map<String, MediumTruth> KNOWN = Map.of(
             "wood fibre", new MediumTruth(0.092, 0.55, 1.1, 0.0078, 0.12),
             "composted bracken", new MediumTruth(0.21, 0.58, 1.3, 0.0092, 0.10),
@@ -32,6 +35,9 @@ public record MediumTruth(
         if (known != null) {
             return known;
         }
+        if (name.contains("+")) {
+            return ofMix(Mix.parse(name));
+        }
         Random random = new Random(name.hashCode());
         return new MediumTruth(
                 0.1 + 0.5 * random.nextDouble(),
@@ -39,6 +45,25 @@ public record MediumTruth(
                 0.5 + random.nextDouble(),
                 0.006 + 0.014 * random.nextDouble(),
                 0.05 + 0.1 * random.nextDouble());
+    }
+
+    /** Its parts by volume, packed closer: fine parts fill the pores of coarse ones. */
+    private static MediumTruth ofMix(Mix mix) {
+        double density = 0;
+        double capacity = 0;
+        double foot = 0;
+        double rate = 0;
+        double keeps = 0;
+        for (Mix.Part part : mix.parts()) {
+            double share = part.parts() / mix.total();
+            MediumTruth truth = of(part.material());
+            density += CLOSER * share * truth.bulkDensity;
+            capacity += CLOSER * share * truth.capacityAt6Cm;
+            foot += share * truth.wetFootCm;
+            rate += share * truth.ratePerHour;
+            keeps += share * truth.keeps;
+        }
+        return new MediumTruth(density, Math.min(0.9, capacity), foot, rate, keeps);
     }
 
     /** Water by volume after draining in a container of this depth. */

@@ -71,6 +71,7 @@ class DemoData implements SmartInitializingSingleton {
     private final Clock clock;
     private final TransactionOperations transaction;
     private final DemoGrowth growth;
+    private final DemoShelf shelf;
 
     DemoData(
             Trials trials,
@@ -78,7 +79,9 @@ class DemoData implements SmartInitializingSingleton {
             Logbook logbook,
             Clock clock,
             TransactionOperations transaction,
-            DemoGrowth growth) {
+            DemoGrowth growth,
+            DemoShelf shelf) {
+        this.shelf = shelf;
         this.growth = growth;
         this.trials = trials;
         this.plans = plans;
@@ -97,6 +100,8 @@ class DemoData implements SmartInitializingSingleton {
                 DemoPlans demo = new DemoPlans(clock.instant(), ZoneId.systemDefault());
                 plans.begin(demo.brews(), token("brews"));
                 growth.fill(demo, clock.instant());
+                TrialId mix = plugMix();
+                shelf.fill(LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()), List.of(new TrialId(1), mix));
             });
         }
     }
@@ -190,6 +195,25 @@ class DemoData implements SmartInitializingSingleton {
                 start,
                 STATION,
                 token("plug pots floated"));
+    }
+
+    /** Finished: a mix beside its parts, measured once drained. */
+    private TrialId plugMix() {
+        TrialId id = waterHolding(
+                "plug mix",
+                "Does plug mix 1 hold what its parts foretell?",
+                clock.instant().minus(Duration.ofDays(13)),
+                WateringSchool.SAME_FOR_ALL,
+                List.of(
+                        medium("Leaf mould", "organic", 0.71, POT, POT_ML),
+                        medium("Wood fibre", "organic", 0.94, POT, POT_ML),
+                        medium(DemoShelf.MEASURED_MIX, "organic", 0.83, POT, POT_ML)),
+                List.of(Site.named("Tunnel shelf")),
+                WaterHolding.looks(hours(24), false),
+                1905);
+        TrialRecord drawn = trials.snapshot(id);
+        drawn.looks().forEach(look -> measure(id, look, drawn.units().size()));
+        return id;
     }
 
     private static List<Duration> hours(int... hours) {

@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
-/** The tables of a trial's data package, in the order they depend on each other. */
+/** The tables of a trial's or a shelf's data package, in the order they depend on each other. */
 enum PackageFile {
     TRIAL(
             "trial",
@@ -43,7 +43,24 @@ enum PackageFile {
     QUARANTINE(
             "quarantine",
             "lot:string reason:string since:datetime station:string gone_to:string lifted_at:datetime"
-                    + " lifted_why:string");
+                    + " lifted_why:string"),
+    LOTS(
+            "lots",
+            "name:string material:string kind:string received:date source:string prepared:string cautions:string"
+                    + " recipe:string"),
+    LOT_FIGURES(
+            "lot_figures", "lot:string property:string value:number origin:string said:string on:date depth_cm:number"),
+    USES(
+            "uses",
+            "code:string name:string depth_cm:number why:string property:string least:number least_ok:number"
+                    + " most_ok:number most:number reason:string");
+
+    /** What a trial's package holds. */
+    static final List<PackageFile> OF_TRIAL =
+            Arrays.stream(values()).filter(file -> file != USES).toList();
+
+    /** What a shelf's package holds. */
+    static final List<PackageFile> OF_SHELF = List.of(LOTS, LOT_FIGURES, USES, QUARANTINE);
 
     /** Files that tell what every unit of a trial got. */
     static final List<PackageFile> HIDDEN_WHILE_BLIND = List.of(TREATMENTS, UNITS);
@@ -88,7 +105,7 @@ enum PackageFile {
 
     /** Whether a package without this file is whole: it came later than the others. */
     boolean optional() {
-        return this == AMENDMENTS || this == QUARANTINE;
+        return this == AMENDMENTS || this == QUARANTINE || this == LOTS || this == LOT_FIGURES;
     }
 
     static Optional<PackageFile> at(String path) {

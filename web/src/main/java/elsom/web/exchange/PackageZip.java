@@ -74,7 +74,9 @@ final class PackageZip {
         String shown = name.length() > 80 ? name.substring(0, 80) + "…" : name;
         boolean descriptor = name.equals(TrialPackageWriter.DESCRIPTOR);
         boolean extra = name.equals(TrialPackageWriter.PLAN) || name.equals(SealedKey.PATH);
-        if (!descriptor && !extra && PackageFile.at(name).isEmpty()) {
+        if (!descriptor
+                && !extra
+                && PackageFile.at(name).filter(PackageFile.OF_TRIAL::contains).isEmpty()) {
             String why = name.contains("/") || name.contains("\\")
                     ? "lies in a folder: zip the files themselves, not their folder."
                     : "does not belong to a trial's package.";
@@ -119,7 +121,7 @@ final class PackageZip {
         if (!seen.contains(TrialPackageWriter.DESCRIPTOR)) {
             problems.add(new BadRow("", 0, "“" + TrialPackageWriter.DESCRIPTOR + "” is missing from the zip."));
         }
-        for (PackageFile file : PackageFile.values()) {
+        for (PackageFile file : PackageFile.OF_TRIAL) {
             if (!file.optional() && !seen.contains(file.path())) {
                 problems.add(new BadRow("", 0, "“" + file.path() + "” is missing from the zip."));
             }

@@ -1,6 +1,7 @@
 package elsom.web.exchange;
 
 import elsom.core.design.UnitCodes;
+import elsom.core.material.Lot;
 import elsom.core.mix.Quarantine;
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Plan;
@@ -104,6 +105,7 @@ final class TrialPackageReader {
         numbered(PackageFile.MISHAPS, mishaps.stream().map(Mishap::number).toList());
         List<Amendment> amendments = rows(PackageFile.AMENDMENTS, TrialPackageReader::amendment);
         List<Quarantine> quarantines = rows(PackageFile.QUARANTINE, TrialPackageReader::quarantine);
+        List<Lot> lots = ShelfPackage.lots(files, problems);
         sizes(trial, units, looks);
         if (!problems.isEmpty()) {
             return Optional.empty();
@@ -111,7 +113,7 @@ final class TrialPackageReader {
         try {
             TrialRecord record = TrialRecord.of(
                     trial.get(0), treatments, containers, benches, units, endpoints, looks, readings, mishaps);
-            return plan(record).map(plan -> new WholeTrial(drawn(record, plan), plan, amendments, quarantines));
+            return plan(record).map(plan -> new WholeTrial(drawn(record, plan), plan, amendments, quarantines, lots));
         } catch (IllegalArgumentException inconsistent) {
             problems.add(new BadRow("", 0, "The files do not fit together: " + inconsistent.getMessage()));
             return Optional.empty();
@@ -158,7 +160,7 @@ final class TrialPackageReader {
                 row.text("changes").lines().toList());
     }
 
-    private static Quarantine quarantine(CsvTable.Row row) {
+    static Quarantine quarantine(CsvTable.Row row) {
         return new Quarantine(
                 row.text("lot"),
                 row.optional("reason").orElse(""),

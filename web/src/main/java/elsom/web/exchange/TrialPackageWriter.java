@@ -41,7 +41,7 @@ final class TrialPackageWriter {
         TrialRecord shown = whole.sealed() ? whole.record().codesOnly() : whole.record();
         try (ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
             put(zip, DESCRIPTOR, bytes(descriptor(shown.trial(), whole.sealed(), now)));
-            for (PackageFile file : PackageFile.values()) {
+            for (PackageFile file : PackageFile.OF_TRIAL) {
                 zip.putNextEntry(new ZipEntry(file.path()));
                 table(whole, shown, file, zip);
                 zip.closeEntry();
@@ -69,6 +69,9 @@ final class TrialPackageWriter {
             case AMENDMENTS -> whole.amendments().stream().map(TrialPackageWriter::row);
             case QUARANTINE ->
                 whole.sealed() ? Stream.empty() : whole.quarantines().stream().map(TrialPackageWriter::row);
+            case LOTS -> whole.sealed() ? Stream.empty() : whole.lots().stream().map(ShelfPackage::row);
+            case LOT_FIGURES ->
+                whole.sealed() ? Stream.empty() : whole.lots().stream().flatMap(ShelfPackage::figures);
             default -> rows(record, file);
         };
         CsvText.write(out, file.columnNames(), rows);
@@ -82,7 +85,7 @@ final class TrialPackageWriter {
         return List.of(a.number(), a.at(), a.station(), a.reason(), String.join("\n", a.changes()));
     }
 
-    private static List<?> row(Quarantine q) {
+    static List<?> row(Quarantine q) {
         return cells(q.lot(), q.reason(), q.since(), q.station(), q.goneTo(), q.liftedAt(), q.liftedWhy());
     }
 
@@ -99,7 +102,7 @@ final class TrialPackageWriter {
         descriptor.put("title", trial.question());
         descriptor.put("created", now.toString());
         List<Map<String, Object>> resources = new ArrayList<>();
-        for (PackageFile file : PackageFile.values()) {
+        for (PackageFile file : PackageFile.OF_TRIAL) {
             resources.add(resource(file));
         }
         resources.add(
@@ -110,7 +113,7 @@ final class TrialPackageWriter {
         return JsonMapper.shared().writerWithDefaultPrettyPrinter().writeValueAsString(descriptor);
     }
 
-    private static Map<String, Object> resource(PackageFile file) {
+    static Map<String, Object> resource(PackageFile file) {
         Map<String, Object> resource = new LinkedHashMap<>();
         resource.put("name", file.table());
         resource.put("path", file.path());
@@ -209,7 +212,7 @@ final class TrialPackageWriter {
                                 m.happenedAt(),
                                 m.station(),
                                 m.withdrawnAt()));
-            case AMENDMENTS, QUARANTINE -> Stream.empty();
+            case AMENDMENTS, QUARANTINE, LOTS, LOT_FIGURES, USES -> Stream.empty();
         };
     }
 
@@ -253,7 +256,7 @@ final class TrialPackageWriter {
     }
 
     /** A row in which some cells stay empty. */
-    private static List<?> cells(@Nullable Object... values) {
+    static List<?> cells(@Nullable Object... values) {
         List<Object> cells = new ArrayList<>();
         for (@Nullable Object value : values) {
             cells.add(value == null ? "" : value);

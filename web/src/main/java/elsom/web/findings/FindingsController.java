@@ -1,5 +1,6 @@
 package elsom.web.findings;
 
+import elsom.core.material.Lot;
 import elsom.core.results.FigureKind;
 import elsom.core.results.Findings;
 import elsom.core.results.GroupKey;
@@ -31,13 +32,21 @@ class FindingsController {
     private final Plans plans;
     private final WorkedOut workedOut;
     private final Quarantines quarantines;
+    private final ShelfLearning learning;
     private final Clock clock;
 
-    FindingsController(Trials trials, Plans plans, WorkedOut workedOut, Quarantines quarantines, Clock clock) {
+    FindingsController(
+            Trials trials,
+            Plans plans,
+            WorkedOut workedOut,
+            Quarantines quarantines,
+            ShelfLearning learning,
+            Clock clock) {
         this.trials = trials;
         this.plans = plans;
         this.workedOut = workedOut;
         this.quarantines = quarantines;
+        this.learning = learning;
         this.clock = clock;
     }
 
@@ -57,6 +66,9 @@ class FindingsController {
         Findings findings = findings(record, at);
         model.addAttribute(
                 "lots", LotNotice.of(findings, quarantines.all(), record.trial().zone()));
+        model.addAttribute(
+                "media",
+                learning.learned(record, findings).stream().map(Lot::name).toList());
         model.addAttribute("amendments", plans.amendments(record.trial().id()));
         model.addAttribute(
                 "page",

@@ -141,7 +141,7 @@ public class Lots {
         Map<Long, Set<LotFigure>> figures = new HashMap<>();
         lots.figures()
                 .forEach(row -> figures.computeIfAbsent(row.lotId(), none -> new HashSet<>())
-                        .add(row.figure()));
+                        .add(row.figure().untied()));
         Map<Long, List<LotFigure>> unseen = new LinkedHashMap<>();
         int all = 0;
         int added = 0;
@@ -149,7 +149,7 @@ public class Lots {
             long id = Objects.requireNonNull(now.get(key(lot.name()))).id();
             for (LotFigure figure : lot.figures()) {
                 all++;
-                if (figures.computeIfAbsent(id, none -> new HashSet<>()).add(figure)) {
+                if (figures.computeIfAbsent(id, none -> new HashSet<>()).add(figure.untied())) {
                     unseen.computeIfAbsent(id, none -> new ArrayList<>()).add(figure);
                     added++;
                 }

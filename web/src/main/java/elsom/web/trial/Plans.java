@@ -7,6 +7,7 @@ import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanChanges;
 import elsom.core.plan.PlanRecovery;
+import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Question;
 import elsom.core.plan.Rules;
 import elsom.core.plan.Stated;
@@ -16,6 +17,7 @@ import elsom.core.trial.Look;
 import elsom.core.trial.Trial;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.web.lots.Lots;
 import elsom.web.platform.Refusal;
 import java.time.Clock;
 import java.time.Instant;
@@ -37,6 +39,7 @@ public class Plans {
     private final Trials trials;
     private final TrialWriter writer;
     private final Quarantines quarantines;
+    private final Lots lots;
     private final Clock clock;
 
     Plans(
@@ -45,12 +48,14 @@ public class Plans {
             Trials trials,
             TrialWriter writer,
             Quarantines quarantines,
+            Lots lots,
             Clock clock) {
         this.plans = plans;
         this.mapper = mapper;
         this.trials = trials;
         this.writer = writer;
         this.quarantines = quarantines;
+        this.lots = lots;
         this.clock = clock;
     }
 
@@ -109,7 +114,10 @@ public class Plans {
                 quarantines.all().stream()
                         .filter(one -> plan.treatments().all().stream()
                                 .anyMatch(treatment -> Quarantine.holds(treatment.mix(), one.lot())))
-                        .toList());
+                        .toList(),
+                lots.in(plan.treatments().all().stream()
+                        .map(PlannedTreatment::mix)
+                        .toList()));
     }
 
     /** A plan with the number of the change it came from. */

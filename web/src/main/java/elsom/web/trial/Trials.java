@@ -13,6 +13,7 @@ import elsom.core.trial.Trial;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
+import elsom.web.lots.Lots;
 import elsom.web.platform.NotFound;
 import java.time.Clock;
 import java.time.DateTimeException;
@@ -49,6 +50,7 @@ public class Trials {
     private final LogbookMapper log;
     private final TrialWriter writer;
     private final Quarantines quarantines;
+    private final Lots lots;
     private final Clock clock;
     private final Cache<TrialId, Snapshot> snapshots = Caffeine.newBuilder()
             .maximumWeight(Runtime.getRuntime().maxMemory() / 4 / BYTES_A_READING)
@@ -80,12 +82,14 @@ public class Trials {
             LogbookMapper log,
             TrialWriter writer,
             Quarantines quarantines,
+            Lots lots,
             Clock clock) {
         this.trials = trials;
         this.plans = plans;
         this.log = log;
         this.writer = writer;
         this.quarantines = quarantines;
+        this.lots = lots;
         this.clock = clock;
     }
 
@@ -257,6 +261,7 @@ public class Trials {
         TrialId id = key.id();
         plans.keep(id, PlanJson.write(whole.plan()));
         writer.write(id, whole);
+        lots.learn(whole.lots());
         quarantines.learn(
                 whole.quarantines().stream().map(one -> one.shownBy(id.value())).toList());
         return id;
