@@ -36,6 +36,7 @@ create table use_bound (
     least_ok double precision not null,
     most_ok  double precision not null,
     most     double precision not null,
-    reason   varchar(300) not null,
+    below    varchar(300) not null,
+    above    varchar(300) not null,
     primary key (use_code, place)
 );

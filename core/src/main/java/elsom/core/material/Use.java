@@ -74,6 +74,6 @@ public record Use(String code, String name, double depthCm, String why, List<Use
         String shown = label + " " + LotFigure.shown(bound.property(), value.getAsDouble());
         return fitness == Fitness.PASS
                 ? shown + ", as wanted (" + bound.words() + ")."
-                : shown + "; " + bound.words() + " is wanted. " + bound.reason();
+                : (shown + "; " + bound.words() + " is wanted. " + bound.reason(value.getAsDouble())).strip();
     }
 }

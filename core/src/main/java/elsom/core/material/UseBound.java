@@ -9,9 +9,11 @@ import elsom.core.quantity.Decimals;
  *
  * @param leastOk and {@code mostOk}: the inner limits
  * @param least and {@code most}: the outer limits, no narrower
- * @param reason why, as a sentence
+ * @param below why not less, as a sentence
+ * @param above why not more, as a sentence
  */
-public record UseBound(Property property, double least, double leastOk, double mostOk, double most, String reason) {
+public record UseBound(
+        Property property, double least, double leastOk, double mostOk, double most, String below, String above) {
     public UseBound {
         if (!(least >= 0 && least <= leastOk && leastOk <= mostOk && mostOk <= most && most <= property.most())) {
             throw new IllegalArgumentException("the limits of " + property.label() + " rise from 0 to "
@@ -24,6 +26,11 @@ public record UseBound(Property property, double least, double leastOk, double m
         return value < least || value > most
                 ? Fitness.FAIL
                 : value < leastOk || value > mostOk ? Fitness.CAUTION : Fitness.PASS;
+    }
+
+    /** Why a value outside the inner limits is not wanted; empty within. */
+    String reason(double value) {
+        return value < leastOk ? below : value > mostOk ? above : "";
     }
 
     /** The inner limits in words: "30 to 45 %", "at most 0.6 mS/cm", "at least 45 %". */

@@ -53,7 +53,7 @@ enum PackageFile {
     USES(
             "uses",
             "code:string name:string depth_cm:number why:string property:string least:number least_ok:number"
-                    + " most_ok:number most:number reason:string");
+                    + " most_ok:number most:number below:string above:string");
 
     /** What a trial's package holds. */
     static final List<PackageFile> OF_TRIAL =

@@ -116,7 +116,8 @@ final class ShelfPackage {
                         bound.leastOk(),
                         bound.mostOk(),
                         bound.most(),
-                        bound.reason()));
+                        bound.below(),
+                        bound.above()));
     }
 
     /** A shelf that somebody sends; empty, with its problems told, when anything in it can't be read. */
@@ -239,6 +240,7 @@ final class ShelfPackage {
                         row.number("least_ok"),
                         row.number("most_ok"),
                         row.number("most"),
-                        row.optional("reason").orElse(""))));
+                        row.optional("below").orElse(""),
+                        row.optional("above").orElse(""))));
     }
 }

@@ -24,9 +24,10 @@ interface UseMapper {
             double leastOk,
             double mostOk,
             double most,
-            String reason) {
+            String below,
+            String above) {
         UseBound bound() {
-            return new UseBound(property, least, leastOk, mostOk, most, reason);
+            return new UseBound(property, least, leastOk, mostOk, most, below, above);
         }
     }
 
@@ -44,6 +45,6 @@ interface UseMapper {
 
     @Insert("""
             insert into use_bound values (#{use}, #{place}, #{bound.property}, #{bound.least}, #{bound.leastOk},
-                #{bound.mostOk}, #{bound.most}, #{bound.reason})""")
+                #{bound.mostOk}, #{bound.most}, #{bound.below}, #{bound.above})""")
     void insertBound(@Param("use") String use, @Param("place") int place, @Param("bound") UseBound bound);
 }

@@ -81,6 +81,14 @@ class LotController {
             List<Fit> fits,
             Optional<Quarantine> apart,
             String trialsHref) {
+        public String title() {
+            return was.isEmpty() ? "A new lot" : was;
+        }
+
+        public String part() {
+            return was.isEmpty() ? "new" : "lots";
+        }
+
         public List<MaterialKind> kinds() {
             return List.of(MaterialKind.values());
         }

@@ -41,7 +41,8 @@ class UsesController {
             String leastOk,
             String mostOk,
             String most,
-            String reason) {}
+            String below,
+            String above) {}
 
     /** A use as its form shows it; {@code own} is whether it differs from how it came. */
     record UseView(
@@ -98,8 +99,8 @@ class UsesController {
                         .filter(bound -> bound.property() == property)
                         .findFirst()
                         .map(UsesController::line)
-                        .orElseGet(
-                                () -> new Line(property.code(), property.label(), property.unit(), "", "", "", "", "")))
+                        .orElseGet(() ->
+                                new Line(property.code(), property.label(), property.unit(), "", "", "", "", "", "")))
                 .toList();
         return new UseView(
                 use.code(),
@@ -124,7 +125,8 @@ class UsesController {
                 number(bound.leastOk()),
                 number(bound.mostOk()),
                 number(bound.most()),
-                bound.reason());
+                bound.below(),
+                bound.above());
     }
 
     private static String number(double value) {
@@ -141,7 +143,8 @@ class UsesController {
                         text(typed, "leastOk_" + line.code()),
                         text(typed, "mostOk_" + line.code()),
                         text(typed, "most_" + line.code()),
-                        text(typed, "reason_" + line.code())))
+                        text(typed, "below_" + line.code()),
+                        text(typed, "above_" + line.code())))
                 .toList();
         return new UseView(
                 before.code(), before.name(), text(typed, "depth"), text(typed, "why"), true, "", lines, problems);
@@ -197,7 +200,8 @@ class UsesController {
                     leastOk,
                     mostOk,
                     limits.getOrDefault("most", mostOk),
-                    text(typed, "reason_" + property.code())));
+                    text(typed, "below_" + property.code()),
+                    text(typed, "above_" + property.code())));
         } catch (IllegalArgumentException impossible) {
             problems.add(String.valueOf(impossible.getMessage()) + ". Accepted: 20, 30, 45, 60.");
             return Optional.empty();

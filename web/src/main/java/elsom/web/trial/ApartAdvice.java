@@ -6,6 +6,7 @@ import elsom.core.trial.TrialRecord;
 import elsom.web.kit.Times;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -35,7 +36,8 @@ class ApartAdvice {
                     .collect(Collectors.joining(": "));
             return new Apart(
                     kept.lot(),
-                    (why.isEmpty() ? "" : why + ". ") + "Use it only to find out what is wrong with it.",
+                    (why.isEmpty() ? "" : why.substring(0, 1).toUpperCase(Locale.ROOT) + why.substring(1) + ". ")
+                            + "Use it only to find out what is wrong with it.",
                     kept.trial() > 0 ? "/trials/" + kept.trial() + "/findings" : "/shelf/containers");
         }
     }

@@ -1,0 +1,110 @@
+package elsom.web.mixing;
+
+import elsom.core.material.AtDepth;
+import elsom.core.material.Lot;
+import elsom.core.material.MaterialKind;
+import elsom.core.material.Use;
+import elsom.core.mix.CheapestMix;
+import elsom.core.mix.Mix;
+import elsom.core.mix.MixPart;
+import elsom.core.mix.MixWindow;
+import elsom.core.mix.Property;
+import elsom.core.mix.Quarantine;
+import elsom.core.results.Learned;
+import elsom.core.stats.Outcome;
+import elsom.web.lots.Lots;
+import elsom.web.lots.Uses;
+import elsom.web.trial.Quarantines;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** A mix put together from the shelf by hand, or the cheapest one that is fit for a use. */
+@Controller
+class DesignController {
+    private final Lots lots;
+    private final Uses uses;
+    private final Quarantines quarantines;
+
+    DesignController(Lots lots, Uses uses, Quarantines quarantines) {
+        this.lots = lots;
+        this.uses = uses;
+        this.quarantines = quarantines;
+    }
+
+    @GetMapping("/mix/design")
+    String show(
+            @RequestParam Map<String, String> sent,
+            @RequestParam(defaultValue = "") String use,
+            @RequestParam(defaultValue = "false") boolean cheapest,
+            @RequestParam(defaultValue = "false") boolean sheet,
+            Model model) {
+        List<Lot> shelf = lots.all();
+        List<Quarantine> apart = quarantines.all();
+        Optional<Use> asked = uses.find(use);
+        DesignForm form = DesignForm.read(sent, asked);
+        String refused = "";
+        if (cheapest) {
+            Outcome<CheapestMix> found = asked.isEmpty()
+                    ? Outcome.notEstimable("Choose what it is for first")
+                    : cheapest(shelf, apart, asked.get(), form.depthCm());
+            refused = found.whyNot().map(why -> why + ".").orElse("");
+            if (found.asOptional().isPresent()) {
+                Map<String, String> mixed = new HashMap<>(sent);
+                mixed.put("recipe", found.asOptional().get().mix().text());
+                form = DesignForm.read(mixed, asked);
+            }
+        }
+        model.addAttribute("page", DesignPage.of(form, asked, uses.all(), shelf, apart, refused));
+        return sheet ? "mixing/design :: result" : "mixing/design";
+    }
+
+    /**
+     * Of what fills a pot, is not kept apart, and has a price and all that the use asks for. pH does not add up by volume: a
+     * part that is unfit by its own pH is left out.
+     */
+    private static Outcome<CheapestMix> cheapest(List<Lot> shelf, List<Quarantine> apart, Use use, double depthCm) {
+        List<MixPart> parts = shelf.stream()
+                .filter(lot -> lot.kind().fills()
+                        && lot.kind() != MaterialKind.MIX
+                        && lot.value(Property.PRICE).isPresent()
+                        && Quarantine.among(apart, List.of(lot.name())).isEmpty()
+                        && !soured(lot, use))
+                .map(lot -> part(lot, depthCm))
+                .toList();
+        List<MixWindow> windows = use.bounds().stream()
+                .filter(bound -> Property.mixing().contains(bound.property()))
+                .map(bound -> new MixWindow(bound.property(), bound.leastOk(), bound.mostOk()))
+                .toList();
+        return CheapestMix.of(parts, windows);
+    }
+
+    private static boolean soured(Lot lot, Use use) {
+        OptionalDouble ph = lot.value(Property.PH);
+        return ph.isPresent()
+                && use.bounds().stream()
+                        .filter(bound -> bound.property() == Property.PH)
+                        .anyMatch(bound -> ph.getAsDouble() < bound.least() || ph.getAsDouble() > bound.most());
+    }
+
+    private static MixPart part(Lot lot, double depthCm) {
+        Map<Property, Double> known = new EnumMap<>(Property.class);
+        AtDepth at = new AtDepth(lot, depthCm);
+        Property.mixing().forEach(property -> at.value(property).ifPresent(value -> known.put(property, value)));
+        return new MixPart(lot.name(), known, lot.value(Property.PRICE).orElseThrow(), 0, 1);
+    }
+
+    /** What a mix of the shelf is called by. */
+    static Optional<Lot> measured(List<Lot> shelf, Mix mix) {
+        return shelf.stream()
+                .filter(lot -> lot.kind() == MaterialKind.MIX && Learned.same(lot.recipe(), mix.text()))
+                .findFirst();
+    }
+}
