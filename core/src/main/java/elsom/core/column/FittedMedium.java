@@ -18,6 +18,7 @@ public final class FittedMedium {
     private static final double LEAST_N = 1.05;
     private static final double MOST_N = 8;
     private static final int HALVINGS = 60;
+    private static final int TEXTURE_HALVINGS = 30;
     private static final double SETTLED = 1e-4;
 
     private FittedMedium() {}
@@ -57,7 +58,7 @@ public final class FittedMedium {
         }
         double fine = 0;
         double coarse = 1;
-        for (int i = 0; i < HALVINGS; i++) {
+        for (int i = 0; i < TEXTURE_HALVINGS; i++) {
             double middle = (fine + coarse) / 2;
             if (water.applyAsDouble(middle) > held.water()) {
                 fine = middle;

@@ -10,36 +10,24 @@ import java.util.OptionalDouble;
  * What a lot has in a container of some depth. Water and air were told at one depth; at another they follow from the curve of a
  * typical medium with as many pores that holds as much at the first ({@link FittedMedium#oneHeight}). Where no such curve is, the
  * figures stand as they were told.
+ *
+ * @param curve by which water and air are carried; empty when the lot was told at this depth, or has no curve
  */
-public record AtDepth(Lot lot, double depthCm) {
+public record AtDepth(Lot lot, double depthCm, Optional<RetentionCurve> curve) {
     private static final double WHOLE = 100;
     private static final double ALIKE_CM = 0.5;
 
-    /** A property's value; empty when it is not known. */
-    public OptionalDouble value(Property property) {
-        OptionalDouble told = lot.value(property);
-        if (!property.byDepth() || told.isEmpty()) {
-            return told;
-        }
-        Optional<RetentionCurve> curve = curve();
-        if (curve.isEmpty()) {
-            return told;
-        }
-        double water = FittedMedium.water(curve.get(), depthCm);
-        return OptionalDouble.of(
-                WHOLE * (property == Property.WATER ? water : curve.get().saturated() - water));
+    public static AtDepth of(Lot lot, double depthCm) {
+        Optional<LotFigure> water = lot.best(Property.WATER);
+        boolean there = water.isEmpty() || Math.abs(water.get().depthCm() - depthCm) < ALIKE_CM;
+        return new AtDepth(lot, depthCm, there ? Optional.empty() : curve(lot));
     }
 
-    /** Whether water and air are carried to this depth from another. */
-    public boolean carried() {
-        return curve().isPresent();
-    }
-
-    /** The curve by which they are carried; empty when it stands at this depth already, or has none. */
-    public Optional<RetentionCurve> curve() {
+    /** The curve of a lot by its water and air at the depth they were told at; empty without both, or when none fits. */
+    public static Optional<RetentionCurve> curve(Lot lot) {
         Optional<LotFigure> water = lot.best(Property.WATER);
         OptionalDouble air = lot.value(Property.AIR);
-        if (water.isEmpty() || air.isEmpty() || Math.abs(water.get().depthCm() - depthCm) < ALIKE_CM) {
+        if (water.isEmpty() || air.isEmpty()) {
             return Optional.empty();
         }
         double share = water.get().value() / WHOLE;
@@ -49,5 +37,16 @@ public record AtDepth(Lot lot, double depthCm) {
                                 Math.min(1, share + air.getAsDouble() / WHOLE))
                         .asOptional()
                 : Optional.empty();
+    }
+
+    /** A property's value; empty when it is not known. */
+    public OptionalDouble value(Property property) {
+        OptionalDouble told = lot.value(property);
+        if (!property.byDepth() || told.isEmpty() || curve.isEmpty()) {
+            return told;
+        }
+        double water = FittedMedium.water(curve.get(), depthCm);
+        return OptionalDouble.of(
+                WHOLE * (property == Property.WATER ? water : curve.get().saturated() - water));
     }
 }

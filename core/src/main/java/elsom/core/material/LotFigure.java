@@ -3,6 +3,8 @@ package elsom.core.material;
 import elsom.core.mix.Property;
 import elsom.core.quantity.Bounds;
 import elsom.core.quantity.Decimals;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.LocalDate;
 
 /**
@@ -46,12 +48,22 @@ public record LotFigure(
 
     /** A value of a property with its unit. */
     public static String shown(Property property, double value) {
-        int decimals = switch (property) {
+        return (Decimals.fixed(value, decimals(property)) + " " + property.unit()).strip();
+    }
+
+    /** A value to the digits that are shown of it. */
+    static double rounded(Property property, double value) {
+        return BigDecimal.valueOf(value)
+                .setScale(decimals(property), RoundingMode.HALF_UP)
+                .doubleValue();
+    }
+
+    private static int decimals(Property property) {
+        return switch (property) {
             case WATER, AIR, DENSITY, NITROGEN -> 0;
             case PH -> 1;
             case EC -> 2;
             case PRICE -> 3;
         };
-        return (Decimals.fixed(value, decimals) + " " + property.unit()).strip();
     }
 }

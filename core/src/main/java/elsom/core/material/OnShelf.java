@@ -2,6 +2,8 @@ package elsom.core.material;
 
 import elsom.core.mix.Mix;
 import elsom.core.mix.Property;
+import java.util.EnumMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
@@ -10,11 +12,14 @@ import java.util.function.Function;
  * A lot as it is compared with others at a depth: its own figures; of a mix, what is not measured is predicted from its parts.
  *
  * @param prediction of a mix from the lots of its parts
+ * @param all that is known, by property
  */
-public record OnShelf(Lot lot, double depthCm, Optional<Prediction> prediction) {
-    private static final double FIRST = 1;
+public record OnShelf(Lot lot, double depthCm, Optional<Prediction> prediction, Map<Property, Known> all) {
+    public OnShelf {
+        all = Map.copyOf(all);
+    }
 
-    /** A value with where it comes from. */
+    /** A value with where it comes from; empty when it is predicted. */
     public record Known(double value, Optional<LotFigure> told) {
         public boolean predicted() {
             return told.isEmpty();
@@ -23,43 +28,42 @@ public record OnShelf(Lot lot, double depthCm, Optional<Prediction> prediction) 
 
     /** A lot beside the lots of its parts. */
     public static OnShelf of(Lot lot, double depthCm, Function<String, Optional<Lot>> shelf) {
-        return new OnShelf(
-                lot,
-                depthCm,
-                lot.kind() == MaterialKind.MIX
-                        ? Optional.of(Prediction.of(Mix.parse(lot.recipe()), shelf, depthCm))
-                        : Optional.empty());
+        Optional<Prediction> prediction = lot.kind() == MaterialKind.MIX
+                ? Optional.of(Prediction.of(Mix.parse(lot.recipe()), shelf, depthCm))
+                : Optional.empty();
+        AtDepth at = AtDepth.of(lot, depthCm);
+        Map<Property, Known> all = new EnumMap<>(Property.class);
+        for (Property property : Property.values()) {
+            OptionalDouble own = at.value(property);
+            if (own.isPresent()) {
+                all.put(property, new Known(own.getAsDouble(), lot.best(property)));
+            } else {
+                prediction
+                        .map(found -> found.value(property))
+                        .filter(OptionalDouble::isPresent)
+                        .ifPresent(value -> all.put(property, new Known(value.getAsDouble(), Optional.empty())));
+            }
+        }
+        return new OnShelf(lot, depthCm, prediction, all);
     }
 
     /** What is known of a property. */
     public Optional<Known> known(Property property) {
-        OptionalDouble own = new AtDepth(lot, depthCm).value(property);
-        if (own.isPresent()) {
-            return Optional.of(new Known(own.getAsDouble(), lot.best(property)));
-        }
-        OptionalDouble predicted =
-                prediction.map(found -> found.value(property)).orElse(OptionalDouble.empty());
-        return predicted.isPresent()
-                ? Optional.of(new Known(predicted.getAsDouble(), Optional.empty()))
-                : Optional.empty();
+        return Optional.ofNullable(all.get(property));
     }
 
     public OptionalDouble value(Property property) {
-        return known(property).map(known -> OptionalDouble.of(known.value())).orElse(OptionalDouble.empty());
+        Known known = all.get(property);
+        return known == null ? OptionalDouble.empty() : OptionalDouble.of(known.value());
     }
 
     /** By how much a measured mix differs from what was predicted, in the property's unit; empty without both. */
     public OptionalDouble error(Property property) {
-        OptionalDouble own = new AtDepth(lot, depthCm).value(property);
         OptionalDouble predicted =
                 prediction.map(found -> found.value(property)).orElse(OptionalDouble.empty());
-        return own.isPresent() && predicted.isPresent()
-                ? OptionalDouble.of(own.getAsDouble() - predicted.getAsDouble())
+        Known known = all.get(property);
+        return known != null && !known.predicted() && predicted.isPresent()
+                ? OptionalDouble.of(known.value() - predicted.getAsDouble())
                 : OptionalDouble.empty();
-    }
-
-    /** 1 for the highest value; those that share a value share a place. */
-    public static int place(double value, java.util.stream.DoubleStream all) {
-        return (int) (FIRST + all.filter(other -> other > value).count());
     }
 }

@@ -5,6 +5,7 @@ import elsom.core.mix.Property;
 import elsom.core.stats.Interval;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -35,6 +36,10 @@ public record Prediction(Map<Property, Double> values, Optional<Interval> ph, Ma
      * @param depthCm of the container
      */
     public static Prediction of(Mix mix, Function<String, Optional<Lot>> shelf, double depthCm) {
+        Map<String, AtDepth> parts = new HashMap<>();
+        mix.parts()
+                .forEach(part -> shelf.apply(part.material())
+                        .ifPresent(lot -> parts.put(part.material(), AtDepth.of(lot, depthCm))));
         Map<Property, Double> values = new EnumMap<>(Property.class);
         Map<Property, List<String>> unknown = new EnumMap<>(Property.class);
         List<Property> adding = new ArrayList<>(Property.mixing());
@@ -43,7 +48,7 @@ public record Prediction(Map<Property, Double> values, Optional<Interval> ph, Ma
             List<String> without = new ArrayList<>();
             double sum = 0;
             for (Mix.Part part : mix.parts()) {
-                OptionalDouble value = value(shelf, part, property, depthCm);
+                OptionalDouble value = value(parts, part, property);
                 if (value.isEmpty()) {
                     without.add(part.material());
                 }
@@ -56,26 +61,24 @@ public record Prediction(Map<Property, Double> values, Optional<Interval> ph, Ma
             }
         }
         List<String> withoutPh = mix.parts().stream()
-                .filter(part -> value(shelf, part, Property.PH, depthCm).isEmpty())
+                .filter(part -> value(parts, part, Property.PH).isEmpty())
                 .map(Mix.Part::material)
                 .toList();
         if (!withoutPh.isEmpty()) {
             unknown.put(Property.PH, withoutPh);
         }
-        return new Prediction(values, withoutPh.isEmpty() ? ph(mix, shelf, depthCm) : Optional.empty(), unknown);
+        return new Prediction(values, withoutPh.isEmpty() ? ph(mix, parts) : Optional.empty(), unknown);
     }
 
-    private static OptionalDouble value(
-            Function<String, Optional<Lot>> shelf, Mix.Part part, Property property, double depthCm) {
-        return shelf.apply(part.material())
-                .map(lot -> new AtDepth(lot, depthCm).value(property))
-                .orElse(OptionalDouble.empty());
+    private static OptionalDouble value(Map<String, AtDepth> parts, Mix.Part part, Property property) {
+        AtDepth lot = parts.get(part.material());
+        return lot == null ? OptionalDouble.empty() : lot.value(property);
     }
 
-    private static Optional<Interval> ph(Mix mix, Function<String, Optional<Lot>> shelf, double depthCm) {
+    private static Optional<Interval> ph(Mix mix, Map<String, AtDepth> parts) {
         double[] band = mix.parts().stream()
                 .filter(part -> part.parts() / mix.total() >= MATTERS_TO_PH)
-                .mapToDouble(part -> value(shelf, part, Property.PH, depthCm).orElseThrow())
+                .mapToDouble(part -> value(parts, part, Property.PH).orElseThrow())
                 .sorted()
                 .toArray();
         return band.length == 0 ? Optional.empty() : Optional.of(new Interval(band[0], band[band.length - 1]));

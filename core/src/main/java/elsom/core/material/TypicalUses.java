@@ -86,6 +86,7 @@ public final class TypicalUses {
                                         "After rain nothing but coarse pores gives air.",
                                         "Between rains it is dry in a day."),
                                 water(25, 35, 65, 75, "A dry week comes too.", "In a wet week roots rot."),
+                                ec(0.9, 1.3, "Rain washes salt down to the roots first."),
                                 new UseBound(
                                         Property.DENSITY,
                                         120,

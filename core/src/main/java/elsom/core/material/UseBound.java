@@ -22,14 +22,17 @@ public record UseBound(
         }
     }
 
-    Fitness of(double value) {
+    /** Judged by the digits that are shown, so that no page says "40 %; at most 40 % is wanted". */
+    Fitness of(double exact) {
+        double value = LotFigure.rounded(property, exact);
         return value < least || value > most
                 ? Fitness.FAIL
                 : value < leastOk || value > mostOk ? Fitness.CAUTION : Fitness.PASS;
     }
 
     /** Why a value outside the inner limits is not wanted; empty within. */
-    String reason(double value) {
+    String reason(double exact) {
+        double value = LotFigure.rounded(property, exact);
         return value < leastOk ? below : value > mostOk ? above : "";
     }
 

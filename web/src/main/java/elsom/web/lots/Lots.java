@@ -1,7 +1,10 @@
 package elsom.web.lots;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import elsom.core.material.Lot;
 import elsom.core.material.LotFigure;
+import elsom.core.material.OnShelf;
 import elsom.core.mix.Mix;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
@@ -19,18 +22,26 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** The shelf's lots. Names differ by more than their capitals; figures are added and taken away, never changed. */
 @Repository
 public class Lots {
     private static final int BATCH = 1000;
+    private static final int MOST_DEPTHS = 20;
 
     private final LotMapper lots;
     private final JdbcTemplate jdbc;
+    private final Cache<List<Lot>, Map<Double, List<OnShelf>>> atDepths =
+            Caffeine.newBuilder().weakKeys().maximumSize(2).build();
+    private volatile @Nullable List<Lot> snapshot;
 
     Lots(LotMapper lots, JdbcTemplate jdbc) {
         this.lots = lots;
@@ -43,8 +54,39 @@ public class Lots {
     /** What became of what was told. */
     public record Learnt(int newLots, int newFigures, int known) {}
 
-    @Transactional(readOnly = true)
+    /** All lots, by kind and material. */
     public List<Lot> all() {
+        List<Lot> known = snapshot;
+        if (known == null) {
+            known = read();
+            snapshot = known;
+        }
+        return known;
+    }
+
+    /** All lots as they are at a depth, mixes with what their parts foretell. */
+    public List<OnShelf> at(double depthCm) {
+        List<Lot> lotsNow = all();
+        return atDepths.get(lotsNow, fresh -> new ConcurrentHashMap<>()).computeIfAbsent(depthCm, depth -> {
+            Function<String, Optional<Lot>> shelf = byName(lotsNow);
+            return lotsNow.stream().map(lot -> OnShelf.of(lot, depth, shelf)).toList();
+        });
+    }
+
+    /** What was read before this change is forgotten, now and when it is in the store or taken back. */
+    private void changing() {
+        snapshot = null;
+        if (TransactionSynchronizationManager.isSynchronizationActive()) {
+            TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+                @Override
+                public void afterCompletion(int status) {
+                    snapshot = null;
+                }
+            });
+        }
+    }
+
+    private List<Lot> read() {
         Map<Long, List<LotFigure>> figures = new HashMap<>();
         lots.figures()
                 .forEach(row -> figures.computeIfAbsent(row.lotId(), none -> new ArrayList<>())
@@ -55,15 +97,17 @@ public class Lots {
     }
 
     /** All lots by what mixes call them. */
-    @Transactional(readOnly = true)
     public Function<String, Optional<Lot>> byName() {
+        return byName(all());
+    }
+
+    private static Function<String, Optional<Lot>> byName(List<Lot> all) {
         Map<String, Lot> byName = new HashMap<>();
-        all().forEach(lot -> byName.put(key(lot.name()), lot));
+        all.forEach(lot -> byName.put(key(lot.name()), lot));
         return name -> Optional.ofNullable(byName.get(key(name)));
     }
 
     /** Those of some mixes' parts, and the mixes themselves where the shelf knows them by name. */
-    @Transactional(readOnly = true)
     public List<Lot> in(Collection<String> mixes) {
         Set<String> wanted = new HashSet<>();
         for (String mix : mixes) {
@@ -107,6 +151,7 @@ public class Lots {
     /** Changes what a lot is; its figures stay. */
     @Transactional
     public void change(String was, Lot lot) {
+        changing();
         if (lots.change(was.strip(), LotMapper.LotRow.of(lot)) == 0) {
             throw unknown(was);
         }
@@ -114,6 +159,7 @@ public class Lots {
 
     @Transactional
     public void remove(String name) {
+        changing();
         if (lots.remove(name.strip()) == 0) {
             throw unknown(name);
         }
@@ -122,6 +168,7 @@ public class Lots {
     /** Takes a figure away. */
     @Transactional
     public void removeFigure(String lot, long figure) {
+        changing();
         if (lots.removeFigure(lot.strip(), figure) == 0) {
             throw unknown(lot);
         }
@@ -130,6 +177,7 @@ public class Lots {
     /** Adds lots that are not there yet, and figures that are not known yet of those that are. */
     @Transactional
     public Learnt learn(List<Lot> told) {
+        changing();
         Map<String, LotMapper.LotRow> known = rows();
         int before = known.size();
         for (Lot lot : told) {

@@ -96,7 +96,7 @@ class DesignController {
 
     private static MixPart part(Lot lot, double depthCm) {
         Map<Property, Double> known = new EnumMap<>(Property.class);
-        AtDepth at = new AtDepth(lot, depthCm);
+        AtDepth at = AtDepth.of(lot, depthCm);
         Property.mixing().forEach(property -> at.value(property).ifPresent(value -> known.put(property, value)));
         return new MixPart(lot.name(), known, lot.value(Property.PRICE).orElseThrow(), 0, 1);
     }

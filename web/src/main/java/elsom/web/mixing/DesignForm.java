@@ -155,7 +155,7 @@ record DesignForm(
     }
 
     /** Rows to show: those with something in them and two more. */
-    int shown() {
+    public int shown() {
         int last = 0;
         for (int i = 0; i < rows.size(); i++) {
             last = rows.get(i).equals(Row.EMPTY) ? last : i + 1;

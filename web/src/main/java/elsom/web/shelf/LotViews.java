@@ -2,14 +2,18 @@ package elsom.web.shelf;
 
 import elsom.core.material.Fitness;
 import elsom.core.material.LotFigure;
+import elsom.core.material.MaterialKind;
 import elsom.core.material.OnShelf;
 import elsom.core.material.Use;
 import elsom.core.material.UseBound;
 import elsom.core.mix.Property;
-import elsom.core.quantity.Decimals;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Turns what is known of lots into cells of a table. */
 final class LotViews {
@@ -47,39 +51,71 @@ final class LotViews {
         };
     }
 
+    /** A property over all lots that are shown: their values in order, all and by kind, and how far the strip reaches. */
+    static final class Scale {
+        private final Property property;
+        private final Optional<UseBound> bound;
+        private final double[] sorted;
+        private final Map<MaterialKind, double[]> byKind = new EnumMap<>(MaterialKind.class);
+        private final double top;
+
+        Scale(Property property, List<OnShelf> all, Optional<Use> use) {
+            this.property = property;
+            this.bound = use.flatMap(asked -> asked.bounds().stream()
+                    .filter(one -> one.property() == property)
+                    .findFirst());
+            for (MaterialKind kind : MaterialKind.values()) {
+                byKind.put(kind, values(all.stream().filter(lot -> lot.lot().kind() == kind), property));
+            }
+            this.sorted = values(all.stream(), property);
+            double wanted = bound.map(one -> one.mostOk() < property.most() ? one.mostOk() : one.leastOk())
+                    .orElse(0.0);
+            double highest = sorted.length == 0 ? 1 : sorted[sorted.length - 1];
+            this.top = 1.05 * Math.max(highest, wanted);
+        }
+
+        private static double[] values(Stream<OnShelf> lots, Property property) {
+            return lots.flatMapToDouble(lot -> lot.value(property).stream())
+                    .sorted()
+                    .toArray();
+        }
+    }
+
     /** A property of a lot among others. */
-    static Cell cell(OnShelf lot, List<OnShelf> all, Property property, Optional<Use> use) {
-        Optional<OnShelf.Known> known = lot.known(property);
+    static Cell cell(OnShelf lot, Scale scale) {
+        Optional<OnShelf.Known> known = lot.known(scale.property);
         if (known.isEmpty()) {
             return Cell.NONE;
         }
         double value = known.get().value();
-        Optional<UseBound> bound = use.flatMap(asked -> asked.bounds().stream()
-                .filter(one -> one.property() == property)
-                .findFirst());
-        double top = Math.max(
-                        all.stream()
-                                .mapToDouble(one -> one.value(property).orElse(0))
-                                .max()
-                                .orElse(1),
-                        bound.map(one -> Math.min(
-                                        one.mostOk(), one.most() < property.most() ? one.most() : one.leastOk()))
-                                .orElse(0.0))
-                * 1.05;
-        double scale = top > 0 ? STRIP / top : 0;
-        double bandX = bound.map(one -> one.leastOk() * scale).orElse(0.0);
-        double bandEnd = bound.map(one -> Math.min(STRIP, one.mostOk() * scale)).orElse(0.0);
+        double pixels = scale.top > 0 ? STRIP / scale.top : 0;
+        double bandX = scale.bound.map(one -> one.leastOk() * pixels).orElse(0.0);
+        double bandEnd =
+                scale.bound.map(one -> Math.min(STRIP, one.mostOk() * pixels)).orElse(0.0);
         return new Cell(
-                number(property, value),
+                number(scale.property, value),
                 known.get().told().map(told -> told.origin().mark()).orElse("p"),
                 known.get()
                         .told()
                         .map(told -> told.origin().label() + (told.said().isEmpty() ? "" : ": " + told.said()))
                         .orElse("predicted from its parts"),
-                rank(lot, all, property, value),
-                px(value * scale),
+                place(value, scale.sorted) + " · "
+                        + place(
+                                value,
+                                Objects.requireNonNull(
+                                        scale.byKind.get(lot.lot().kind()))),
+                px(value * pixels),
                 px(bandX),
                 px(Math.max(0, bandEnd - bandX)));
+    }
+
+    /** 1 for the highest; those that share a value share a place. */
+    private static int place(double value, double[] sorted) {
+        int at = Arrays.binarySearch(sorted, value);
+        while (at >= 0 && at + 1 < sorted.length && sorted[at + 1] == value) {
+            at++;
+        }
+        return at < 0 ? sorted.length + at + 2 : sorted.length - at;
     }
 
     private static double px(double value) {
@@ -89,18 +125,6 @@ final class LotViews {
     private static String number(Property property, double value) {
         String shown = LotFigure.shown(property, value);
         return property.unit().isEmpty() ? shown : shown.replace(" " + property.unit(), "");
-    }
-
-    private static String rank(OnShelf lot, List<OnShelf> all, Property property, double value) {
-        int place = OnShelf.place(
-                value, all.stream().flatMap(one -> one.known(property).stream()).mapToDouble(OnShelf.Known::value));
-        int ofKind = OnShelf.place(
-                value,
-                all.stream()
-                        .filter(one -> one.lot().kind() == lot.lot().kind())
-                        .flatMap(one -> one.known(property).stream())
-                        .mapToDouble(OnShelf.Known::value));
-        return Decimals.upTo(place, 0) + " · " + Decimals.upTo(ofKind, 0);
     }
 
     static String tone(Fitness fitness) {

@@ -1,7 +1,6 @@
 package elsom.web.shelf;
 
 import elsom.core.material.Fitness;
-import elsom.core.material.Lot;
 import elsom.core.material.LotFigure;
 import elsom.core.material.MaterialKind;
 import elsom.core.material.OnShelf;
@@ -21,7 +20,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -100,12 +98,13 @@ class ShelfController {
             Model model) {
         Optional<Use> asked = uses.find(use);
         Depth deep = Depth.of(depth, asked);
-        Function<String, Optional<Lot>> shelf = lots.byName();
-        List<OnShelf> shown = lots.all().stream()
+        List<OnShelf> shown = lots.at(deep.cm()).stream()
                 .filter(lot -> kind.isEmpty()
-                        ? lot.kind().fills()
-                        : kind.equals(EVERYTHING) || lot.kind().name().equals(kind))
-                .map(lot -> OnShelf.of(lot, deep.cm(), shelf))
+                        ? lot.lot().kind().fills()
+                        : kind.equals(EVERYTHING) || lot.lot().kind().name().equals(kind))
+                .toList();
+        List<LotViews.Scale> scales = Arrays.stream(Property.values())
+                .map(property -> new LotViews.Scale(property, shown, asked))
                 .toList();
         String by = sort.isEmpty() ? asked.isPresent() ? "fit" : "name" : sort;
         Set<String> apart = quarantines.all().stream()
@@ -130,7 +129,7 @@ class ShelfController {
                                 + " cm: told at another depth, they are carried over by a typical medium's curve.",
                         shown.stream()
                                 .sorted(order(by, asked))
-                                .map(lot -> row(lot, shown, asked, apart))
+                                .map(lot -> row(lot, scales, asked, apart))
                                 .toList()));
         return "shelf/shelf";
     }
@@ -151,7 +150,7 @@ class ShelfController {
                 : byName;
     }
 
-    private static Row row(OnShelf lot, List<OnShelf> all, Optional<Use> use, Set<String> apart) {
+    private static Row row(OnShelf lot, List<LotViews.Scale> scales, Optional<Use> use, Set<String> apart) {
         Optional<Use.Judged> judged = use.map(asked -> asked.judge(lot::value));
         String name = lot.lot().name();
         return new Row(
@@ -167,9 +166,7 @@ class ShelfController {
                 judged.map(one -> one.fitness().label()).orElse(""),
                 judged.map(one -> LotViews.tone(one.fitness())).orElse(""),
                 judged.map(Use.Judged::against).orElse(List.of()),
-                Arrays.stream(Property.values())
-                        .map(property -> LotViews.cell(lot, all, property, use))
-                        .toList());
+                scales.stream().map(scale -> LotViews.cell(lot, scale)).toList());
     }
 
     /** A lot's own page. */

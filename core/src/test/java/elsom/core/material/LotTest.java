@@ -1,0 +1,58 @@
+package elsom.core.material;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import elsom.core.mix.Property;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class LotTest {
+    private static final LotFigure OLD =
+            LotFigure.of(Property.PH, 6.0, Origin.MEASURED, "trial 3", AShelf.MAY.minusYears(1));
+
+    @Test
+    void whatWasMeasuredCountsMoreThanALabelHoweverOldAndTheLatestOfThoseCounts() {
+        LotFigure label = LotFigure.of(Property.PH, 7.0, Origin.LABEL, "bag", AShelf.MAY);
+        LotFigure later = LotFigure.of(Property.PH, 6.4, Origin.MEASURED, "trial 9", AShelf.MAY);
+        Lot lot = Lot.named("GW-31", "green-waste compost", MaterialKind.COMPOST);
+        assertThat(lot.with(List.of(OLD, label)).value(Property.PH)).hasValue(6.0);
+        assertThat(lot.with(List.of(OLD, label, later)).value(Property.PH)).hasValue(6.4);
+        assertThat(lot.value(Property.PH)).isEmpty();
+    }
+
+    @Test
+    void onlyAMixHasARecipeAndItCanBeRead() {
+        assertThat(Lot.mixed("Plug mix", "3 wood fibre + 2 leaf mould", AShelf.MAY)
+                        .recipe())
+                .isNotEmpty();
+        assertThatThrownBy(() -> Lot.named("Plug mix", "Plug mix", MaterialKind.MIX))
+                .isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> Lot.mixed("Plug mix", "2:1 leaf mould", AShelf.MAY))
+                .hasMessageContaining("either side");
+    }
+
+    @Test
+    void figuresThatCantBeAreRefusedAndWaterHasADepth() {
+        assertThatThrownBy(() -> AShelf.typical(Property.WATER, 101)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> AShelf.typical(Property.PH, -1)).isInstanceOf(IllegalArgumentException.class);
+        assertThat(AShelf.typical(Property.WATER, 50).depthCm()).isEqualTo(LotFigure.USUAL_DEPTH_CM);
+        assertThat(AShelf.typical(Property.PH, 6).depthCm()).isZero();
+    }
+
+    @Test
+    void inAShallowContainerItHoldsMoreWaterAndAsManyPores() {
+        Lot lot = AShelf.medium("leaf mould", MaterialKind.ORGANIC, 50, 35, 260, 6);
+        AtDepth shallow = AtDepth.of(lot, 4);
+        AtDepth deep = AtDepth.of(lot, 20);
+        assertThat(shallow.value(Property.WATER).orElseThrow())
+                .isGreaterThan(50)
+                .isGreaterThan(deep.value(Property.WATER).orElseThrow());
+        assertThat(shallow.value(Property.WATER).orElseThrow()
+                        + shallow.value(Property.AIR).orElseThrow())
+                .isCloseTo(85, within(1e-9));
+        assertThat(AtDepth.of(lot, 10).value(Property.WATER)).hasValue(50);
+        assertThat(shallow.value(Property.PH)).hasValue(6);
+    }
+}
