@@ -72,6 +72,11 @@ class PagesIT {
                 "/trials/new",
                 "/trials/import",
                 "/shelf",
+                "/shelf/new",
+                "/shelf/containers",
+                "/shelf/uses",
+                "/shelf/files",
+                "/mix/design",
                 "/trials/T",
                 "/trials/T/plan",
                 "/trials/T/plan/treatments",
@@ -304,12 +309,12 @@ class PagesIT {
                 new HashMap<>(Map.of("shape", "BOWL", "outline", "ROUND", "depth", "9", "topLength", "10"));
         bowl.put("name", "Deep bowl");
         bowl.putAll(Map.of("topWidth", "", "baseLength", "", "baseWidth", ""));
-        assertThat(web.post("/shelf", bowl).body()).contains("at most half as deep");
+        assertThat(web.post("/shelf/containers", bowl).body()).contains("at most half as deep");
         bowl.put("depth", "2 in");
         bowl.put("topLength", "240 mm");
-        assertThat(web.post("/shelf", bowl).statusCode()).isEqualTo(302);
-        assertThat(web.get("/shelf").body()).contains("Deep bowl", "1218");
-        assertThat(web.post("/shelf", bowl).body()).contains("on the shelf already");
+        assertThat(web.post("/shelf/containers", bowl).statusCode()).isEqualTo(302);
+        assertThat(web.get("/shelf/containers").body()).contains("Deep bowl", "1218");
+        assertThat(web.post("/shelf/containers", bowl).body()).contains("on the shelf already");
     }
 
     @Test

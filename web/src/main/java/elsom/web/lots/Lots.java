@@ -67,7 +67,11 @@ public class Lots {
     /** All lots as they are at a depth, mixes with what their parts foretell. */
     public List<OnShelf> at(double depthCm) {
         List<Lot> lotsNow = all();
-        return atDepths.get(lotsNow, fresh -> new ConcurrentHashMap<>()).computeIfAbsent(depthCm, depth -> {
+        Map<Double, List<OnShelf>> known = atDepths.get(lotsNow, fresh -> new ConcurrentHashMap<>());
+        if (known.size() > MOST_DEPTHS) {
+            known.clear();
+        }
+        return known.computeIfAbsent(depthCm, depth -> {
             Function<String, Optional<Lot>> shelf = byName(lotsNow);
             return lotsNow.stream().map(lot -> OnShelf.of(lot, depth, shelf)).toList();
         });

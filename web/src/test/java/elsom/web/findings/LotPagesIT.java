@@ -96,7 +96,9 @@ class LotPagesIT {
                         .get("/trials/" + charcoal.trial().id() + "/plan/treatments")
                         .body())
                 .contains("GW-32 is in quarantine");
-        assertThat(new Web(port).get("/shelf").body()).contains("GW-32").contains("aired for three weeks");
+        assertThat(new Web(port).get("/shelf/containers").body())
+                .contains("GW-32")
+                .contains("aired for three weeks");
     }
 
     @Test

@@ -146,7 +146,7 @@ class BioassayJourneyIT extends BrowserTest {
         assertThat(page.locator("h1")).containsText("What hurts pea");
         assertThat(page.locator("main")).containsText("GW-40");
         isAccessible();
-        page.navigate("/shelf");
+        page.navigate("/shelf/containers");
         assertThat(page.locator(".apart")).containsText("GW-40");
         isAccessible();
     }

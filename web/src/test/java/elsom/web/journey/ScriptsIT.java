@@ -52,7 +52,7 @@ class ScriptsIT extends BrowserTest {
                 route -> route.fulfill(new Route.FulfillOptions()
                         .setContentType("text/javascript")
                         .setPath(TESTS.resolve(module))));
-        page.navigate("/shelf");
+        page.navigate("/shelf/containers");
         Object result = page.evaluate(RUN, "/test-js/" + module);
         assertThat(result).isInstanceOfSatisfying(Map.class, found -> {
             assertThat((List<?>) found.get("failures")).isEmpty();

@@ -96,7 +96,18 @@ class SumsJourneyIT extends BrowserTest {
     @Test
     void onAPhoneNothingRunsOffThePage() {
         open(PHONE, 740);
-        for (String path : new String[] {"/sums", "/sums/feed", "/sums/ratio?ratio=2:1", "/column", "/mix", "/shelf"}) {
+        for (String path : new String[] {
+            "/sums",
+            "/sums/feed",
+            "/sums/ratio?ratio=2:1",
+            "/column",
+            "/mix",
+            "/mix/design",
+            "/shelf",
+            "/shelf/new",
+            "/shelf/uses",
+            "/shelf/files"
+        }) {
             page.navigate(path);
             assertThat((Integer) page.evaluate("document.documentElement.scrollWidth"))
                     .as(path)
