@@ -23,6 +23,7 @@ final class Meters {
     private static final double FAIR_LOW = 90;
     private static final double WIDEST_ZERO_MV = 30;
     private static final double LARGEST_MV = 500;
+    private static final double WIDEST_OFF = 0.5;
 
     private Meters() {}
 
@@ -73,6 +74,65 @@ final class Meters {
                 .step("(" + Words.number(values.quantity("acid")) + " − " + Words.number(values.quantity("middle"))
                         + ") mV / 2.99 pH ÷ " + Decimals.fixed(ideal, 2) + " mV = " + Decimals.fixed(acid, 1) + " %")
                 .mind("Buffers are used once. Between 95 and 103 % is good, from 90 % fair."));
+    }
+
+    /** For a meter that shows pH only, read in buffers without pressing its calibration. */
+    static Sum buffers() {
+        return new Sum(
+                "buffer_check",
+                "A meter that shows only pH",
+                "I put the electrode in buffers and read pH, without calibrating it first.",
+                "readings apart ÷ buffers apart; buffers 4.01, 7.00 and 10.01 at 25 °C",
+                List.of(
+                        reading("acid", "It shows in buffer 4.01", "4.12"),
+                        reading("middle", "in buffer 7.00", "7.05"),
+                        reading("basic", "in buffer 10.01", "9.9").orNone(),
+                        reading("sample", "and in the sample", "6.3").orNone()),
+                Meters::checked);
+    }
+
+    private static SumField reading(String code, String label, String example) {
+        return SumField.quantity(code, label, UnitOfMeasure.PH, 0, 14, example);
+    }
+
+    private static Optional<SumAnswer> checked(SumValues values) {
+        double middle = values.quantity("middle");
+        double acid = (middle - values.quantity("acid")) / (MIDDLE - ACID);
+        if (!(acid > 0)) {
+            values.refuse("acid", "It must show less in buffer 4.01 than in 7.00. Accepted: 4.1");
+            return Optional.empty();
+        }
+        OptionalDouble third = values.optional("basic");
+        double basic = third.isPresent() ? (third.getAsDouble() - middle) / (BASIC - MIDDLE) : acid;
+        double worst = Math.abs(basic - 1) > Math.abs(acid - 1) ? basic : acid;
+        double off = middle - MIDDLE;
+        boolean near = Math.abs(off) <= WIDEST_OFF;
+        String verdict = 100 * worst >= GOOD_LOW && 100 * worst <= GOOD_HIGH && near
+                ? "The meter is good."
+                : 100 * worst >= FAIR_LOW && 100 * worst <= GOOD_HIGH
+                        ? "It will do for now: calibrate it, and clean the electrode soon."
+                        : "Don't measure with it: clean the electrode, take fresh buffers, calibrate, look again.";
+        SumAnswer answer = SumAnswer.of(verdict)
+                .line("Slope from 4.01 to 7.00", Decimals.fixed(100 * acid, 1) + " %")
+                .line("Off at 7.00 by", Decimals.fixed(off, 2))
+                .step("(" + Words.number(middle) + " − " + Words.number(values.quantity("acid")) + ") ÷ 2.99 = "
+                        + Decimals.fixed(100 * acid, 1) + " %")
+                .mind(
+                        "Buffers are used once, at the temperature of the sample. Between 95 and 103 % is good, from 90 % fair.")
+                .number("slope_percent", 100 * acid)
+                .number("off", off);
+        if (third.isPresent()) {
+            answer = answer.line("Slope from 7.00 to 10.01", Decimals.fixed(100 * basic, 1) + " %")
+                    .number("slope_basic_percent", 100 * basic);
+        }
+        OptionalDouble sample = values.optional("sample");
+        if (sample.isEmpty()) {
+            return Optional.of(answer);
+        }
+        double slope = sample.getAsDouble() <= middle ? acid : basic;
+        double right = MIDDLE + (sample.getAsDouble() - middle) / slope;
+        return Optional.of(answer.line("The sample is really", "pH " + Decimals.fixed(right, 2))
+                .number("sample_ph", right));
     }
 
     static Sum loss() {

@@ -134,6 +134,54 @@ final class Money {
                 });
     }
 
+    /** What a treatment brings, with the interval of the yields carried through to the money. */
+    static Sum sureReturn() {
+        return new Sum(
+                "sure_return",
+                "Does it pay for sure?",
+                "I have yields of both sides with their scatter, a price and a cost.",
+                "Welch 1947, 95 %; net = difference · price − cost",
+                List.of(
+                        SumField.quantity(
+                                "before", "Mean yield without, kg a unit", UnitOfMeasure.COUNT, 0, MOST, "18"),
+                        SumField.quantity("before_sd", "its standard deviation", UnitOfMeasure.COUNT, 0, MOST, "2.1"),
+                        SumField.quantity("before_n", "of so many units", UnitOfMeasure.COUNT, 2, 10_000, "5"),
+                        SumField.quantity("after", "Mean yield with, kg a unit", UnitOfMeasure.COUNT, 0, MOST, "21.5"),
+                        SumField.quantity("after_sd", "its standard deviation", UnitOfMeasure.COUNT, 0, MOST, "2.6"),
+                        SumField.quantity("after_n", "of so many units", UnitOfMeasure.COUNT, 2, 10_000, "5"),
+                        SumField.quantity("price", "Price for a kg", UnitOfMeasure.COUNT, 0, MOST, "4.20"),
+                        SumField.quantity("cost", "Cost for a unit", UnitOfMeasure.COUNT, 0, MOST, "3")),
+                values -> {
+                    Optional<MeanDifference> found = MeanDifference.welch(side(values, "after"), side(values, "before"))
+                            .asOptional();
+                    if (found.isEmpty()) {
+                        values.refuse("before_sd", "Neither scatters, so no interval can be had. Accepted: 2.1");
+                        return Optional.empty();
+                    }
+                    double price = values.quantity("price");
+                    double cost = values.quantity("cost");
+                    double net = found.get().difference() * price - cost;
+                    double low = found.get().interval95().low() * price - cost;
+                    double high = found.get().interval95().high() * price - cost;
+                    String verdict = low > 0 ? "It pays" : high < 0 ? "It does not pay" : "It may pay or not";
+                    SumAnswer answer = SumAnswer.of(verdict + ": " + Decimals.fixed(net, 2) + " a unit (95 % interval "
+                                    + Decimals.fixed(low, 2) + " to " + Decimals.fixed(high, 2) + ").")
+                            .step(Words.number(found.get().difference()) + " kg · " + Decimals.fixed(price, 2) + " − "
+                                    + Decimals.fixed(cost, 2) + " = " + Decimals.fixed(net, 2))
+                            .mind("Prices move more than yields: try the lowest price you were ever paid.")
+                            .number("net", net)
+                            .number("low", low)
+                            .number("high", high);
+                    return Optional.of(
+                            price > 0
+                                    ? answer.line(
+                                                    "Extra yield that pays for it",
+                                                    Words.number(cost / price) + " kg a unit")
+                                            .number("break_even_yield", cost / price)
+                                    : answer);
+                });
+    }
+
     private static Summary side(SumValues values, String name) {
         return new Summary(
                 (int) Math.rint(values.quantity(name + "_n")),

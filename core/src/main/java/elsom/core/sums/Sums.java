@@ -17,13 +17,17 @@ public final class Sums {
             Salts.extracts(),
             Salts.sodium(),
             Salts.blending(),
+            Acidity.target(),
             Meters.calibration(),
+            Meters.buffers(),
             Meters.loss(),
             Meters.conversion(),
             Columns.column(),
+            Columns.twoHeights(),
             Money.returns(),
             Money.potCost(),
-            Money.change());
+            Money.change(),
+            Money.sureReturn());
 
     private Sums() {}
 

@@ -66,6 +66,17 @@ class SumsTest {
                 "plot | rows=4; stations=10; between=30; within=20; rate=35 | product_g | 84 | 1e-9",
                 // 240 / 0.85 · 1.1 = 310.6
                 "seed | plants=240; germination=85; spare=10; mass=2.1 | seeds | 311 | 1e-9",
+                // 4 g/L raised it by 1.8; 1.2 is wanted: 4 · 1.2/1.8, then for a lime of 80 %
+                "lime_target | bare=4.8; limed=6.6; dose=4; target=6; tested=100; used=100 | lime_g_per_l | 2.66667 | 1e-5",
+                "lime_target | bare=4.8; limed=6.6; dose=4; target=6; tested=100; used=80 | lime_g_per_l | 3.33333 | 1e-5",
+                // half a pH down undoes 1 g/L of lime: 32.06/100.087 g of sulfur
+                "lime_target | bare=6.5; limed=7.5; dose=2; target=6; tested=100; used=100 | sulfur_g_per_l | 0.32032 | 1e-5",
+                // (7.05 − 4.12)/2.99; 7 + (6.3 − 7.05)/0.97993
+                "buffer_check | acid=4.12; middle=7.05 | slope_percent | 97.9933 | 1e-4",
+                "buffer_check | acid=4.12; middle=7.05; sample=6.3 | sample_ph | 6.23464 | 1e-5",
+                // 3.5 kg · 4.20 − 3
+                "sure_return | before=18; after=21.5; price=4.2; cost=3 | net | 11.7 | 1e-9",
+                "sure_return | before=18; after=21.5; price=4.2; cost=3 | break_even_yield | 0.714286 | 1e-6",
                 "salinity_units | reading=640; scale=640 | ec25 | 1 | 1e-12",
                 "salinity_units | reading=1.8; scale=ec | ppm_500 | 900 | 1e-9",
                 // 1.8 read at 15 °C without correction: 1.8/(1 − 0.191)
@@ -147,7 +158,15 @@ class SumsTest {
                 "conversion | amount=2 tsp; to=g | density | bulk density",
                 "conversion | amount=5 cm; to=g | amount | a length",
                 "water_loss | before=100; after=120 | after | heavier than before",
-                "seed | germination=130 | germination | 1 to 100"
+                "seed | germination=130 | germination | 1 to 100",
+                "lime_target | bare=5; limed=5.1 | limed | nothing can be read off it",
+                "lime_target | bare=5; limed=6; target=7 | target | Above what the jar reached",
+                "lime_target | bare=6; limed=7; target=4 | target | sulfur can't be foretold",
+                "lime_target | target=15 | target | 0 to 14",
+                "buffer_check | acid=7.2; middle=7 | acid | less in buffer 4.01",
+                "two_heights | shallow_wet=200 | shallow_wet | some water",
+                "two_heights | deep=7 cm | deep_wet | too alike",
+                "sure_return | before_sd=0; after_sd=0 | before_sd | Neither scatters"
             })
     void whatCantBeIsSaidAtItsBlankWithWhatCan(String code, String fields, String field, String says) {
         Sum.Worked worked = Sums.find(code).orElseThrow().worked(typed(fields));
