@@ -7,9 +7,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
- * What a lot has in a container of some depth. Water and air were told at one depth; at another they follow from the curve of a
- * typical medium with as many pores that holds as much at the first ({@link FittedMedium#oneHeight}). Where no such curve is, the
- * figures stand as they were told.
+ * What a lot has in a container of some depth. Water and air were told at one depth; at another they follow from its curve
+ * ({@link LotCurve}). Where there is none, the figures stand as they were told.
  *
  * @param curve by which water and air are carried; empty when the lot was told at this depth, or has no curve
  */
@@ -20,23 +19,8 @@ public record AtDepth(Lot lot, double depthCm, Optional<RetentionCurve> curve) {
     public static AtDepth of(Lot lot, double depthCm) {
         Optional<LotFigure> water = lot.best(Property.WATER);
         boolean there = water.isEmpty() || Math.abs(water.get().depthCm() - depthCm) < ALIKE_CM;
-        return new AtDepth(lot, depthCm, there ? Optional.empty() : curve(lot));
-    }
-
-    /** The curve of a lot by its water and air at the depth they were told at; empty without both, or when none fits. */
-    public static Optional<RetentionCurve> curve(Lot lot) {
-        Optional<LotFigure> water = lot.best(Property.WATER);
-        OptionalDouble air = lot.value(Property.AIR);
-        if (water.isEmpty() || air.isEmpty()) {
-            return Optional.empty();
-        }
-        double share = water.get().value() / WHOLE;
-        return share > 0 && share < 1
-                ? FittedMedium.oneHeight(
-                                new FittedMedium.Held(water.get().depthCm(), share),
-                                Math.min(1, share + air.getAsDouble() / WHOLE))
-                        .asOptional()
-                : Optional.empty();
+        return new AtDepth(
+                lot, depthCm, there ? Optional.empty() : LotCurve.of(lot).map(LotCurve::curve));
     }
 
     /** A property's value; empty when it is not known. */

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import elsom.core.column.FittedMedium;
 import elsom.core.mix.Property;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -54,5 +55,20 @@ class LotTest {
                 .isCloseTo(85, within(1e-9));
         assertThat(AtDepth.of(lot, 10).value(Property.WATER)).hasValue(50);
         assertThat(shallow.value(Property.PH)).hasValue(6);
+    }
+
+    @Test
+    void aLotMeasuredAtTwoDepthsHasACurveOfItsOwn() {
+        Lot told = AShelf.medium("wood fibre", MaterialKind.ORGANIC, 46, 46, 110, 5);
+        assertThat(LotCurve.of(told).orElseThrow().from()).isEqualTo(LotCurve.From.ONE_DEPTH);
+        Lot measured = told.with(List.of(
+                AShelf.typical(Property.AIR, 40),
+                new LotFigure(Property.WATER, 55, Origin.MEASURED, "trial 1", AShelf.MAY, 6, 1),
+                new LotFigure(Property.WATER, 40, Origin.MEASURED, "trial 1", AShelf.MAY, 18, 1)));
+        LotCurve curve = LotCurve.of(measured).orElseThrow();
+        assertThat(curve.from()).isEqualTo(LotCurve.From.TWO_DEPTHS);
+        assertThat(FittedMedium.water(curve.curve(), 6)).isCloseTo(0.55, within(1e-3));
+        assertThat(FittedMedium.water(curve.curve(), 18)).isCloseTo(0.40, within(1e-3));
+        assertThat(LotCurve.of(Lot.named("ash", "ash", MaterialKind.AMENDMENT))).isEmpty();
     }
 }

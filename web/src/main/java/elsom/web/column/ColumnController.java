@@ -3,9 +3,13 @@ package elsom.web.column;
 import elsom.core.column.DrainedPot;
 import elsom.core.column.SideBySide;
 import elsom.core.column.TypicalMedium;
+import elsom.core.material.Lot;
+import elsom.core.material.LotCurve;
+import elsom.core.mix.Property;
 import elsom.core.quantity.Decimals;
 import elsom.core.water.RetentionCurve;
 import elsom.web.kit.Json;
+import elsom.web.lots.Lots;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -68,25 +72,56 @@ class ColumnController {
     }
 
     /** All pots with what is set. */
-    record ColumnData(double depth, int texture, double gravel, List<Pot> pots) {
-        static ColumnData of(Set set) {
+    record ColumnData(double depth, int texture, double gravel, String lot, String from, List<Pot> pots) {
+        static ColumnData of(Set set, Medium medium) {
             return new ColumnData(
                     set.depth(),
                     set.texture(),
                     set.gravel(),
-                    SideBySide.of(set.depth(), set.medium(), set.gravel()).stream()
+                    medium.lot(),
+                    medium.from(),
+                    SideBySide.of(set.depth(), medium.curve(), set.gravel()).stream()
                             .map(Pot::of)
                             .toList());
         }
     }
 
+    private final Lots lots;
+
+    ColumnController(Lots lots) {
+        this.lots = lots;
+    }
+
+    /** The medium of the pots: a lot of the shelf that has a curve, or a typical one. */
+    record Medium(String lot, String from, RetentionCurve curve) {}
+
+    private Medium medium(String lot, Set set) {
+        return lots.find(lot)
+                .flatMap(found -> LotCurve.of(found)
+                        .map(curve -> new Medium(found.name(), curve.from().label(), curve.curve())))
+                .orElseGet(() -> new Medium("", "typical, judged by us", set.medium()));
+    }
+
+    /** Lots that have a curve. */
+    private List<String> known() {
+        return lots.all().stream()
+                .filter(lot -> lot.kind().fills()
+                        && lot.value(Property.WATER).isPresent()
+                        && lot.value(Property.AIR).isPresent())
+                .map(Lot::name)
+                .toList();
+    }
+
     @GetMapping("/column")
     String show(
+            @RequestParam(defaultValue = "") String lot,
             @RequestParam(defaultValue = "12") double depth,
             @RequestParam(defaultValue = "60") int texture,
             @RequestParam(defaultValue = "3") double gravel,
             Model model) {
-        ColumnData data = ColumnData.of(Set.of(depth, texture, gravel));
+        Set set = Set.of(depth, texture, gravel);
+        ColumnData data = ColumnData.of(set, medium(lot, set));
+        model.addAttribute("known", known());
         model.addAttribute("page", data);
         model.addAttribute("data", Json.of(data));
         return "column/column";
@@ -94,7 +129,12 @@ class ColumnController {
 
     @GetMapping("/column/pots")
     @ResponseBody
-    ColumnData pots(@RequestParam double depth, @RequestParam int texture, @RequestParam double gravel) {
-        return ColumnData.of(Set.of(depth, texture, gravel));
+    ColumnData pots(
+            @RequestParam(defaultValue = "") String lot,
+            @RequestParam double depth,
+            @RequestParam(defaultValue = "60") int texture,
+            @RequestParam double gravel) {
+        Set set = Set.of(depth, texture, gravel);
+        return ColumnData.of(set, medium(lot, set));
     }
 }

@@ -6,6 +6,7 @@ import elsom.core.plan.Factor;
 import elsom.core.plan.Measure;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanCheck;
+import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Question;
 import elsom.core.plan.Stated;
 import elsom.core.protocol.Protocol;
@@ -145,7 +146,12 @@ final class Pages {
 
     /** What the treatments come to, while they are typed. */
     public record TreatmentsPreview(
-            List<Swatch> treatments, List<String> columns, List<GridRow> rows, List<Flag> flags, Problems problems) {
+            List<Swatch> treatments,
+            List<String> columns,
+            List<GridRow> rows,
+            List<Flag> flags,
+            List<String> mixes,
+            Problems problems) {
         static TreatmentsPreview of(Plan plan, Form form, Problems problems) {
             List<Factor> factors = plan.treatments().factors();
             List<String> columns = factors.size() < 2
@@ -153,7 +159,17 @@ final class Pages {
                     : factors.get(factors.size() - 1).levels().stream()
                             .map(Factor.Level::name)
                             .toList();
-            return new TreatmentsPreview(swatchesOf(plan), columns, rows(plan), PlanCheck.ofTreatments(plan), problems);
+            return new TreatmentsPreview(
+                    swatchesOf(plan), columns, rows(plan), PlanCheck.ofTreatments(plan), mixes(plan), problems);
+        }
+
+        /** Mixes of two parts or more, each once; those that can't be read are told among the flags. */
+        private static List<String> mixes(Plan plan) {
+            return plan.treatments().all().stream()
+                    .map(PlannedTreatment::mix)
+                    .filter(mix -> mix.contains("+"))
+                    .distinct()
+                    .toList();
         }
 
         /** A row for each combination of all factors but the last; of a single factor, a row for each level. */

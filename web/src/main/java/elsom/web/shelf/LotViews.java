@@ -24,9 +24,13 @@ final class LotViews {
     /** A column. */
     record Head(String code, String label, String unit) {}
 
-    /** A value with a strip: {@code bandWidth} is 0 without a use that asks for it. */
-    record Cell(String value, String mark, String origin, String rank, double markX, double bandX, double bandWidth) {
-        static final Cell NONE = new Cell("", "", "", "", 0, 0, 0);
+    /**
+     * A value with a strip.
+     *
+     * @param strip drawn, of numbers only
+     */
+    record Cell(String value, String mark, String origin, String rank, String strip) {
+        static final Cell NONE = new Cell("–", "", "", "", "");
     }
 
     static List<Head> heads() {
@@ -104,9 +108,7 @@ final class LotViews {
                                 value,
                                 Objects.requireNonNull(
                                         scale.byKind.get(lot.lot().kind()))),
-                px(value * pixels),
-                px(bandX),
-                px(Math.max(0, bandEnd - bandX)));
+                strip(px(value * pixels), px(bandX), px(Math.max(0, bandEnd - bandX))));
     }
 
     /** 1 for the highest; those that share a value share a place. */
@@ -116,6 +118,14 @@ final class LotViews {
             at++;
         }
         return at < 0 ? sorted.length + at + 2 : sorted.length - at;
+    }
+
+    /** What a use wants as a band, the value as a mark. */
+    private static String strip(double mark, double band, double width) {
+        return "<svg class=\"strip\" viewBox=\"0 0 84 10\" aria-hidden=\"true\" focusable=\"false\">"
+                + "<rect class=\"ground\" width=\"84\" height=\"10\"/>"
+                + (width > 0 ? "<rect class=\"band\" height=\"10\" x=\"" + band + "\" width=\"" + width + "\"/>" : "")
+                + "<path class=\"mark\" d=\"M" + mark + " 0v10\"/></svg>";
     }
 
     private static double px(double value) {

@@ -32,6 +32,7 @@ import org.springframework.web.util.UriUtils;
 class ShelfController {
     static final double DEEPEST_CM = 100;
     private static final String EVERYTHING = "ALL";
+    private static final int ROWS = 40;
 
     private final Lots lots;
     private final Uses uses;
@@ -67,10 +68,21 @@ class ShelfController {
             List<MaterialKind> kinds,
             List<LotViews.Head> heads,
             String carried,
+            String query,
+            int number,
+            int pages,
             List<Row> rows) {
         public String sortHref(String by) {
-            return "/shelf?use=" + use + "&kind=" + kind + "&depth=" + UriUtils.encode(depth, StandardCharsets.UTF_8)
+            return "/shelf?use=" + use + "&kind=" + encoded(kind) + "&depth=" + encoded(depth) + "&q=" + encoded(query)
                     + "&sort=" + by;
+        }
+
+        public String pageHref(int to) {
+            return sortHref(encoded(sort)) + "&page=" + to;
+        }
+
+        private static String encoded(String text) {
+            return UriUtils.encode(text, StandardCharsets.UTF_8);
         }
     }
 
@@ -95,6 +107,8 @@ class ShelfController {
             @RequestParam(defaultValue = "") String kind,
             @RequestParam(defaultValue = "") String depth,
             @RequestParam(defaultValue = "") String sort,
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "1") int page,
             Model model) {
         Optional<Use> asked = uses.find(use);
         Depth deep = Depth.of(depth, asked);
@@ -107,6 +121,15 @@ class ShelfController {
                 .map(property -> new LotViews.Scale(property, shown, asked))
                 .toList();
         String by = sort.isEmpty() ? asked.isPresent() ? "fit" : "name" : sort;
+        List<OnShelf> named = shown.stream()
+                .filter(lot -> q.isBlank()
+                        || (lot.lot().name() + " " + lot.lot().material() + " "
+                                        + lot.lot().recipe())
+                                .toLowerCase(Locale.ROOT)
+                                .contains(q.strip().toLowerCase(Locale.ROOT)))
+                .toList();
+        int pages = Math.max(1, (named.size() + ROWS - 1) / ROWS);
+        int number = Math.max(1, Math.min(pages, page));
         Set<String> apart = quarantines.all().stream()
                 .filter(Quarantine::stands)
                 .map(kept -> kept.lot().toLowerCase(Locale.ROOT))
@@ -115,7 +138,7 @@ class ShelfController {
                 "page",
                 new ShelfPage(
                         asked.map(Use::code).orElse(""),
-                        "/shelf/uses#" + asked.map(Use::code).orElse(""),
+                        "/shelf/uses?edit=" + asked.map(Use::code).orElse(""),
                         asked.map(one -> one.name() + ", " + Decimals.upTo(one.depthCm(), 1) + " cm deep: " + one.why())
                                 .orElse(""),
                         kind,
@@ -127,8 +150,13 @@ class ShelfController {
                         LotViews.heads(),
                         "Water and air as in " + Decimals.upTo(deep.cm(), 1)
                                 + " cm: told at another depth, they are carried over by a typical medium's curve.",
-                        shown.stream()
+                        q,
+                        number,
+                        pages,
+                        named.stream()
                                 .sorted(order(by, asked))
+                                .skip((long) ROWS * (number - 1))
+                                .limit(ROWS)
                                 .map(lot -> row(lot, scales, asked, apart))
                                 .toList()));
         return "shelf/shelf";

@@ -44,20 +44,21 @@ class UsesController {
             String below,
             String above) {}
 
-    /** A use as its form shows it; {@code own} is whether it differs from how it came. */
+    /** A use as its form shows it; {@code own} is whether it differs from how it came, {@code open} whether its form is shown. */
     record UseView(
             String code,
             String name,
             String depth,
             String why,
             boolean own,
+            boolean open,
             String words,
             List<Line> lines,
             List<String> problems) {}
 
     @GetMapping("/shelf/uses")
-    String all(Model model) {
-        model.addAttribute("page", views(Optional.empty()));
+    String all(@RequestParam(defaultValue = "") String edit, Model model) {
+        model.addAttribute("page", views(edit, Optional.empty()));
         return "shelf/uses";
     }
 
@@ -69,7 +70,7 @@ class UsesController {
         if (read.isEmpty()) {
             UseView view = typed(before, typed, problems);
             return new ModelAndView(
-                    "shelf/uses", Map.of("page", views(Optional.of(view))), HttpStatus.UNPROCESSABLE_CONTENT);
+                    "shelf/uses", Map.of("page", views(code, Optional.of(view))), HttpStatus.UNPROCESSABLE_CONTENT);
         }
         uses.keep(read.get());
         return new ModelAndView("redirect:/shelf/uses#" + code);
@@ -85,13 +86,14 @@ class UsesController {
         return uses.find(code).orElseThrow(() -> new NotFound("There is no such use.", "/shelf/uses", "To the uses"));
     }
 
-    private List<UseView> views(Optional<UseView> typed) {
+    private List<UseView> views(String edit, Optional<UseView> typed) {
         return uses.all().stream()
-                .map(use -> typed.filter(one -> one.code().equals(use.code())).orElseGet(() -> view(use)))
+                .map(use -> typed.filter(one -> one.code().equals(use.code()))
+                        .orElseGet(() -> view(use, edit.equals(use.code()))))
                 .toList();
     }
 
-    private static UseView view(Use use) {
+    private static UseView view(Use use, boolean open) {
         boolean own = TypicalUses.all().stream().noneMatch(use::equals);
         List<Line> lines = Arrays.stream(Property.values())
                 .filter(property -> property != Property.PRICE)
@@ -108,6 +110,7 @@ class UsesController {
                 Decimals.upTo(use.depthCm(), 1) + " cm",
                 use.why(),
                 own,
+                open,
                 use.bounds().stream()
                         .map(bound -> bound.property().label() + " " + bound.words())
                         .reduce((one, other) -> one + "; " + other)
@@ -134,7 +137,7 @@ class UsesController {
     }
 
     private static UseView typed(Use before, Map<String, String> typed, List<String> problems) {
-        List<Line> lines = view(before).lines().stream()
+        List<Line> lines = view(before, true).lines().stream()
                 .map(line -> new Line(
                         line.code(),
                         line.label(),
@@ -147,7 +150,15 @@ class UsesController {
                         text(typed, "above_" + line.code())))
                 .toList();
         return new UseView(
-                before.code(), before.name(), text(typed, "depth"), text(typed, "why"), true, "", lines, problems);
+                before.code(),
+                before.name(),
+                text(typed, "depth"),
+                text(typed, "why"),
+                true,
+                true,
+                "",
+                lines,
+                problems);
     }
 
     private static Optional<Use> read(Use before, Map<String, String> typed, List<String> problems) {

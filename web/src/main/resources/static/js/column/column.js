@@ -79,7 +79,10 @@ if (place) {
   let asked = 0;
   drawColumn(place, JSON.parse(place.dataset.column));
   form.addEventListener('input', async () => {
-    form.querySelectorAll('label').forEach((label) => {
+    const ofLot = form.elements.lot.value !== '';
+    form.elements.texture.disabled = ofLot;
+    form.elements.texture.closest('label').classList.toggle('off', ofLot);
+    form.querySelectorAll('label:has(input)').forEach((label) => {
       const { value, name } = label.querySelector('input');
       label.querySelector('output').textContent = name === 'texture' ? value : `${value} cm`;
     });
@@ -91,6 +94,7 @@ if (place) {
       if (number !== asked) return;
       drawColumn(place, answer);
       figures(answer);
+      document.getElementById('column-from').textContent = answer.from;
       history.replaceState(null, '', `?${query}`);
     } catch {
       form.querySelector('output').textContent = 'no connection';

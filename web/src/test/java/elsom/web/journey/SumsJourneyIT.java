@@ -105,8 +105,7 @@ class SumsJourneyIT extends BrowserTest {
             "/mix/design",
             "/shelf",
             "/shelf/new",
-            "/shelf/uses",
-            "/shelf/files"
+            "/shelf/uses?edit=seed"
         }) {
             page.navigate(path);
             assertThat((Integer) page.evaluate("document.documentElement.scrollWidth"))

@@ -197,7 +197,7 @@ class ShelfPagesIT {
             times.add(System.nanoTime() - start);
         }
         times.sort(Long::compare);
-        assertThat(Duration.ofNanos(times.get(23))).isLessThan(Duration.ofMillis(800));
+        assertThat(Duration.ofNanos(times.get(23))).isLessThan(Duration.ofMillis(500));
         for (int i = 0; i < 500; i++) {
             lots.remove("lab " + i);
         }
