@@ -12,14 +12,16 @@ class FrameAdvice {
      *
      * @param path the address being shown, to come back to
      * @param station the device's station; empty until chosen
+     * @param us whether the device shows US measures beside metric ones
      */
-    record Frame(String path, String station) {}
+    record Frame(String path, String station, boolean us) {}
 
     @ModelAttribute("frame")
     Frame frame(HttpServletRequest request) {
         String query = request.getQueryString();
         return new Frame(
                 request.getRequestURI() + (query == null ? "" : "?" + query),
-                StationResolver.of(request).name().orElse(""));
+                StationResolver.of(request).name().orElse(""),
+                UnitsController.us(request));
     }
 }

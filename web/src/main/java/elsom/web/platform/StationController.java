@@ -39,7 +39,7 @@ class StationController {
     }
 
     /** Only paths of this application: no other host, no scheme, no line break. */
-    private static String ownPath(String back) {
+    static String ownPath(String back) {
         return back.matches("/(?![/\\\\])[\\x21-\\x7e]*") ? back : "/";
     }
 }

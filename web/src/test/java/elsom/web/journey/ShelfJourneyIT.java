@@ -41,7 +41,7 @@ class ShelfJourneyIT extends BrowserTest {
 
     @BeforeEach
     void stocked() {
-        lots.learn(List.of(medium("fibre", 36, 50, 0.06), medium("mould", 70, 14, 0.09)));
+        lots.learn(List.of(medium("fibre", 36, 50, 0.001), medium("mould", 70, 14, 0.002)));
     }
 
     @Test
