@@ -2,6 +2,12 @@ package elsom.web.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.material.Lot;
+import elsom.core.material.LotFigure;
+import elsom.core.material.MaterialKind;
+import elsom.core.material.Origin;
+import elsom.core.material.Preparation;
+import elsom.core.mix.Property;
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedTreatment;
@@ -21,6 +27,7 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -28,6 +35,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -243,6 +251,32 @@ class TrialPackageTest {
         assertThat(back.record().units()).isEqualTo(draft.record().units());
         assertThat(back.record().endpoints()).isEqualTo(draft.record().endpoints());
         assertThat(back.record().trial().started()).isFalse();
+    }
+
+    /** The lots of a trial's mixes travel with it; a blind one keeps them to itself. */
+    @Test
+    void lotsComeBackWithTheirFigures() {
+        Lot lot = new Lot(
+                "GW-31",
+                "green-waste compost",
+                MaterialKind.COMPOST,
+                LocalDate.of(2026, 5, 4),
+                "=first delivery",
+                Set.of(Preparation.SIEVED, Preparation.LIMED),
+                "dusty, \"very\"",
+                "",
+                List.of(
+                        LotFigure.of(Property.PH, 7.25, Origin.LAB, "sheet 118", LocalDate.of(2026, 5, 6)),
+                        new LotFigure(Property.WATER, 56.125, Origin.MEASURED, "", LocalDate.of(2026, 6, 1), 6.5, 0)));
+        Lot mix = Lot.mixed("Plug mix", "3 leaf mould + 1 GW-31", LocalDate.of(2026, 6, 2));
+        WholeTrial whole = ExchangeFixture.whole();
+        WholeTrial carrying = new WholeTrial(whole.record(), whole.plan(), List.of(), List.of(), List.of(lot, mix));
+        assertThat(sentAndRead(carrying).lots()).containsExactly(lot, mix);
+        WholeTrial hidden = blind();
+        assertThat(sentAndRead(new WholeTrial(
+                                hidden.record(), hidden.plan(), hidden.amendments(), List.of(), List.of(lot)))
+                        .lots())
+                .isEmpty();
     }
 
     private WholeTrial blind() {

@@ -6,17 +6,24 @@ import static org.assertj.core.api.Assertions.within;
 
 import elsom.core.flag.Flag;
 import elsom.core.flag.FlagCode;
+import elsom.core.material.LotFigure;
+import elsom.core.material.Origin;
+import elsom.core.mix.Property;
 import elsom.core.results.Composition;
 import elsom.core.results.Course;
 import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
 import elsom.core.results.GroupKey;
+import elsom.core.results.Learned;
 import elsom.core.results.Ranking;
 import elsom.core.results.Section;
 import elsom.core.results.Verdict;
 import elsom.core.trial.MishapKind;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalInt;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 class WaterFindingsTest {
@@ -64,6 +71,45 @@ class WaterFindingsTest {
         assertThat(verdicts(findings).get(0).firmness()).isEqualTo(Verdict.Firmness.SOUND);
         assertThat(sentences(findings).get(1))
                 .startsWith("Crushed brick did worse than Wood fibre: still held, share of volume at day 4 −");
+    }
+
+    /** What the shelf learns: means in the shelf's units, with depth, day and trial; nothing of how it was dried. */
+    @Test
+    void whatWasMeasuredOfAMediumBecomesFiguresOfItsLot() {
+        WaterTrial trial = fibreAndBrick();
+        LocalDate day = LocalDate.of(2026, 5, 4);
+        List<Learned> learned = Learned.of(trial.drawn(), of(trial), day);
+        assertThat(learned).extracting(Learned::mix).containsExactly("Wood fibre", "Crushed brick");
+        Map<Property, Double> fibre =
+                learned.get(0).figures().stream().collect(Collectors.toMap(LotFigure::property, LotFigure::value));
+        // 250 of 400 mL held on the average of five pots, 40 g dry in them; the rest of the pores is air.
+        double held = of(trial)
+                .group(new GroupKey(1, 1))
+                .orElseThrow()
+                .figure(WaterKinds.CAPACITY)
+                .orElseThrow()
+                .summary()
+                .mean();
+        assertThat(fibre.get(Property.WATER))
+                .isCloseTo(100 * held, within(1e-9))
+                .isBetween(60.0, 64.0);
+        assertThat(fibre.get(Property.DENSITY)).isCloseTo(100, within(1.0));
+        assertThat(fibre.get(Property.WATER) + fibre.get(Property.AIR)).isBetween(90.0, 97.0);
+        assertThat(learned.get(0).figures()).hasSize(3).allSatisfy(figure -> {
+            assertThat(figure.origin()).isEqualTo(Origin.MEASURED);
+            assertThat(figure.on()).isEqualTo(day);
+            assertThat(figure.depthCm() > 0).isEqualTo(figure.property().byDepth());
+        });
+    }
+
+    @Test
+    void theSameMixIsKnownWhateverTheOrderOfItsParts() {
+        assertThat(Learned.same("3 wood fibre + 2 leaf mould", "40 % leaf mould + 60 % wood fibre"))
+                .isTrue();
+        assertThat(Learned.same("3 wood fibre + 2 leaf mould", "2 wood fibre + 3 leaf mould"))
+                .isFalse();
+        assertThat(Learned.same("3 wood fibre + 2 leaf mould", "wood fibre")).isFalse();
+        assertThat(Learned.same("2:1 sand", "2:1 sand")).isFalse();
     }
 
     @Test
