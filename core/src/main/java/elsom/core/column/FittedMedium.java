@@ -14,7 +14,7 @@ public final class FittedMedium {
     private static final double RESIDUAL_SHARE = 0.12;
 
     private static final double LEAST_ALPHA = 1e-4;
-    private static final double MOST_ALPHA = 50;
+    private static final double MOST_ALPHA = 5000;
     private static final double LEAST_N = 1.05;
     private static final double MOST_N = 8;
     private static final int HALVINGS = 60;

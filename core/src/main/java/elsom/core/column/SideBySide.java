@@ -12,14 +12,19 @@ public final class SideBySide {
     /** A bowl is at most half as deep as wide. */
     private static final double BOWL_WIDTH = 2.4;
 
+    /** Of a tapered pot about as large as the straight one. */
+    private static final double WIDE_TOP = 1.15;
+
+    private static final double NARROW_BASE = 0.8;
+
     private SideBySide() {}
 
     /** A pot with what is special about it. */
     public record Pot(String name, DrainedPot drained) {}
 
     /**
-     * The pot as it is, with gravel at its bottom, half as deep with the same volume, twice as deep with the same volume, and a
-     * bowl of half the depth.
+     * The pot as it is, with gravel at its bottom, half as deep with the same volume, twice as deep with the same volume,
+     * tapered, and a bowl of half the depth.
      *
      * @param depthCm of the usual pot, 2 to 60
      * @param gravelCm of the drainage layer; 0 shows none
@@ -31,6 +36,12 @@ public final class SideBySide {
                 new Pot("gravel below", DrainedPot.of(straight(depthCm, WIDTH), medium, layer)),
                 new Pot("half as deep", DrainedPot.of(straight(depthCm / 2, WIDTH * Math.sqrt(2)), medium, 0)),
                 new Pot("twice as deep", DrainedPot.of(straight(depthCm * 2, WIDTH / Math.sqrt(2)), medium, 0)),
+                new Pot(
+                        "tapered",
+                        DrainedPot.of(
+                                Container.taperedRound("pot", depthCm, WIDTH * WIDE_TOP, WIDTH * NARROW_BASE),
+                                medium,
+                                0)),
                 new Pot(
                         "a bowl",
                         DrainedPot.of(Container.bowl("bowl", depthCm / 2, depthCm / 2 * BOWL_WIDTH), medium, 0)));

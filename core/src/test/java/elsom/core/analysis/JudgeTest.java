@@ -144,6 +144,45 @@ class JudgeTest {
         assertThat(found.odds().orElseThrow().p()).isLessThan(0.05);
     }
 
+    /** Blocks that differ are taken out first: without them the odds would be drawn together. */
+    @Test
+    void oddsAreThoseWithinBlocks() {
+        int plain = arm(true, "none", "leaf mould");
+        int plainHulls = arm(true, "none", "hulls");
+        int dipped = arm(false, "dip", "leaf mould");
+        int dippedHulls = arm(false, "dip", "hulls");
+        int[][] rooted = {{2, 1, 3, 7}, {8, 5, 8, 10}};
+        for (int block = 0; block < 2; block++) {
+            int[] arms = {plain, plainHulls, dipped, dippedHulls};
+            for (int arm = 0; arm < arms.length; arm++) {
+                for (int plant = 0; plant < 10; plant++) {
+                    units.add(new Observed(
+                            "u" + units.size(),
+                            arms[arm],
+                            block + 1,
+                            0,
+                            0,
+                            0,
+                            new Value.CountOf(plant < rooted[block][arm] ? 1 : 0, 1)));
+                }
+            }
+        }
+        Interaction.Odds within = judged(Design.BLOCKS, EndpointKind.COUNT_OF, OptionalDouble.empty(), "dip", "medium")
+                .interaction()
+                .orElseThrow()
+                .odds()
+                .orElseThrow();
+        Interaction.Odds together = judged(
+                        Design.COMPLETELY_RANDOM, EndpointKind.COUNT_OF, OptionalDouble.empty(), "dip", "medium")
+                .interaction()
+                .orElseThrow()
+                .odds()
+                .orElseThrow();
+        assertThat(Math.abs(Math.log(within.ratio()))).isGreaterThan(Math.abs(Math.log(together.ratio())));
+        assertThat(within.interval().low()).isLessThan(within.ratio());
+        assertThat(within.interval().high()).isGreaterThan(within.ratio());
+    }
+
     @Test
     void plantsThatShareATrayHaveNoOddsOfTheirOwn() {
         trays(arm(true, "none", "leaf mould"), 10, 3, 4, 5);

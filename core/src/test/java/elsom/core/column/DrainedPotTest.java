@@ -61,6 +61,18 @@ class DrainedPotTest {
                 .isCloseTo(pots.get(0).drained().container().volumeMl(), within(1e-6));
     }
 
+    /** A tapered pot has more of its medium high up, where it is drier. */
+    @Test
+    void aTaperedPotHoldsLessByVolumeThanAStraightOneOfTheSameDepth() {
+        List<SideBySide.Pot> pots = SideBySide.of(12, MEDIUM, 2);
+        assertThat(pots).extracting(SideBySide.Pot::name).contains("tapered", "a bowl");
+        SideBySide.Pot tapered = pots.get(4);
+        assertThat(tapered.name()).isEqualTo("tapered");
+        assertThat(tapered.drained().water()).isLessThan(pots.get(0).drained().water());
+        assertThat(tapered.drained().wetFootCm())
+                .isCloseTo(pots.get(0).drained().wetFootCm(), within(1e-9));
+    }
+
     @Test
     void aBowlHasItsVolumeAboveWhereASTraightPotHasHalfOfItsOwn() {
         DrainedPot bowl = DrainedPot.of(Container.bowl("bowl", 6, 14.4), MEDIUM, 0);

@@ -14,6 +14,7 @@ import elsom.core.results.Learned;
 import elsom.core.stats.Outcome;
 import elsom.web.lots.Lots;
 import elsom.web.lots.Uses;
+import elsom.web.shelf.Containers;
 import elsom.web.trial.Quarantines;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -32,11 +33,13 @@ class DesignController {
     private final Lots lots;
     private final Uses uses;
     private final Quarantines quarantines;
+    private final Containers containers;
 
-    DesignController(Lots lots, Uses uses, Quarantines quarantines) {
+    DesignController(Lots lots, Uses uses, Quarantines quarantines, Containers containers) {
         this.lots = lots;
         this.uses = uses;
         this.quarantines = quarantines;
+        this.containers = containers;
     }
 
     @GetMapping("/mix/design")
@@ -62,6 +65,7 @@ class DesignController {
                 form = DesignForm.read(mixed, asked);
             }
         }
+        model.addAttribute("containers", containers.all());
         model.addAttribute("page", DesignPage.of(form, asked, uses.all(), shelf, apart, refused));
         return sheet ? "mixing/design :: result" : "mixing/design";
     }

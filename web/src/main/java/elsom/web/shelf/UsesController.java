@@ -15,6 +15,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -94,7 +95,7 @@ class UsesController {
     }
 
     private static UseView view(Use use, boolean open) {
-        boolean own = TypicalUses.all().stream().noneMatch(use::equals);
+        boolean own = TypicalUses.all().stream().noneMatch(typical -> alike(typical, use));
         List<Line> lines = Arrays.stream(Property.values())
                 .filter(property -> property != Property.PRICE)
                 .map(property -> use.bounds().stream()
@@ -117,6 +118,14 @@ class UsesController {
                         .orElse(""),
                 lines,
                 List.of());
+    }
+
+    /** Whatever the order of their bounds. */
+    private static boolean alike(Use one, Use other) {
+        return one.code().equals(other.code())
+                && one.depthCm() == other.depthCm()
+                && one.why().equals(other.why())
+                && Set.copyOf(one.bounds()).equals(Set.copyOf(other.bounds()));
     }
 
     private static Line line(UseBound bound) {

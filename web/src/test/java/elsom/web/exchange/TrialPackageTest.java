@@ -119,7 +119,7 @@ class TrialPackageTest {
             assertThat(in.getNextEntry().getName()).isEqualTo("datapackage.json");
             JsonNode descriptor = JsonMapper.shared().readTree(in.readAllBytes());
             assertThat(descriptor.path("$schema").stringValue()).contains("datapackage.org");
-            assertThat(descriptor.path("resources")).hasSize(PackageFile.values().length + 1);
+            assertThat(descriptor.path("resources")).hasSize(PackageFile.OF_TRIAL.size() + 1);
             assertThat(descriptor
                             .path("resources")
                             .get(7)

@@ -2,6 +2,10 @@ package elsom.web.findings;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.material.Lot;
+import elsom.core.material.LotFigure;
+import elsom.core.material.Origin;
+import elsom.core.mix.Property;
 import elsom.core.mix.Quarantine;
 import elsom.core.results.BioassayResult;
 import elsom.core.results.Section;
@@ -10,6 +14,7 @@ import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.AppTest;
 import elsom.web.Web;
+import elsom.web.lots.Lots;
 import elsom.web.trial.Quarantines;
 import elsom.web.trial.Trials;
 import java.net.http.HttpResponse;
@@ -44,6 +49,9 @@ class LotPagesIT {
 
     @Autowired
     private LikelihoodTable table;
+
+    @Autowired
+    private Lots lots;
 
     private TrialRecord asking(String question) throws Exception {
         for (int id = 1; id <= MOST_TRIALS; id++) {
@@ -99,6 +107,59 @@ class LotPagesIT {
         assertThat(new Web(port).get("/shelf/containers").body())
                 .contains("GW-32")
                 .contains("aired for three weeks");
+    }
+
+    /** Every page of a trial that holds the lot names it, and pages of none name it too; a blind trial stays blind. */
+    @Test
+    void whereverTheLotIsUsedItsQuarantineIsNamed() throws Exception {
+        Web web = new Web(port);
+        long charcoal = asking("Does charcoal take the harm").trial().id().value();
+        for (String page : List.of("/plan", "/plan/labels", "/bench", "/findings", "/report", "/files")) {
+            assertThat(web.get("/trials/" + charcoal + page).body())
+                    .as(page)
+                    .contains("GW-32 is in quarantine.", "Use it only to find out what is wrong with it.");
+        }
+        assertThat(web.get("/").body()).contains("GW-32 is in quarantine.");
+        assertThat(web.get("/shelf").body()).contains("GW-32 is in quarantine.");
+        long rosemary = asking("Seaweed dip").trial().id().value();
+        assertThat(web.get("/trials/" + rosemary + "/bench").body()).doesNotContain("in quarantine");
+    }
+
+    /** Water, air and weight as a trial measured them become figures of the lots, once. */
+    @Test
+    void findingsOfAMediumAreKeptOnTheShelf() throws Exception {
+        Web web = new Web(port);
+        TrialRecord plugs = asking("Which plug medium carries a weekend");
+        String path = "/trials/" + plugs.trial().id() + "/findings";
+        assertThat(web.get(path).body()).contains("Keep them on the shelf", "sheep-wool compost");
+        int before = lots.find("sheep-wool compost").orElseThrow().figures().size();
+        assertThat(web.post(path + "/shelf", Map.of()).statusCode()).isEqualTo(302);
+        Lot wool = lots.find("sheep-wool compost").orElseThrow();
+        assertThat(wool.figures()).hasSize(before + 3);
+        LotFigure water = wool.best(Property.WATER).orElseThrow();
+        assertThat(water.origin()).isEqualTo(Origin.MEASURED);
+        assertThat(water.trial()).isEqualTo(plugs.trial().id().value());
+        assertThat(water.depthCm()).isEqualTo(8.5);
+        web.post(path + "/shelf", Map.of());
+        assertThat(lots.find("sheep-wool compost").orElseThrow().figures()).hasSize(before + 3);
+        assertThat(web.get("/shelf/lot?name=sheep-wool%20compost").body())
+                .contains("href=\"" + path + "\"", "in 8.5 cm");
+    }
+
+    /** The shelf of the demo: one mix measured, one only predicted, one lot apart, figures of every origin. */
+    @Test
+    void theDemosShelfIsWhatItsScenarioSays() throws Exception {
+        Web web = new Web(port);
+        assertThat(lots.all()).hasSizeGreaterThanOrEqualTo(18);
+        assertThat(lots.find("Plug mix 1").orElseThrow().value(Property.WATER)).isPresent();
+        assertThat(lots.find("Roof mix 2").orElseThrow().figures()).isEmpty();
+        String mix = web.get("/shelf/lot?name=Plug%20mix%201").body();
+        assertThat(mix).contains("Missed by", "measured", "What it is fit for");
+        assertThat(web.get("/shelf/lot?name=GW-32").body()).contains("In quarantine.");
+        assertThat(lots.all().stream().flatMap(lot -> lot.figures().stream()).map(LotFigure::origin))
+                .contains(Origin.MEASURED, Origin.LAB, Origin.LABEL, Origin.TYPICAL);
+        assertThat(web.get("/column?lot=wood%20fibre").body()).contains("fitted to two depths that were measured");
+        assertThat(web.get("/mix/design?use=cuttings&cheapest=true").body()).doesNotContain("GW-32 is");
     }
 
     @Test
