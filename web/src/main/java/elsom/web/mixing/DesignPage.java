@@ -1,7 +1,6 @@
 package elsom.web.mixing;
 
 import elsom.core.material.Batch;
-import elsom.core.material.Fitness;
 import elsom.core.material.Lot;
 import elsom.core.material.LotFigure;
 import elsom.core.material.MaterialKind;
@@ -14,6 +13,7 @@ import elsom.core.mix.Quarantine;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.quantity.UsMeasures;
+import elsom.web.kit.Tones;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -111,7 +111,7 @@ public record DesignPage(
                 mix.map(Mix::text).orElse(""),
                 known.map(Lot::name).orElse(""),
                 judged.map(one -> one.fitness().label()).orElse(""),
-                judged.map(one -> tone(one.fitness())).orElse(""),
+                judged.map(one -> Tones.of(one.fitness())).orElse(""),
                 judged.map(Use.Judged::against).orElse(List.of()),
                 seen.map(lot -> Arrays.stream(Property.values())
                                 .map(property -> line(lot, property, use))
@@ -199,16 +199,8 @@ public record DesignPage(
         return use.judge(lot::value).checked().stream()
                 .filter(one -> one.bound().property() == property)
                 .findFirst()
-                .map(one -> tone(one.fitness()))
+                .map(one -> Tones.of(one.fitness()))
                 .orElse("");
-    }
-
-    private static String tone(Fitness fitness) {
-        return switch (fitness) {
-            case PASS -> "better";
-            case FAIL -> "worse";
-            case CAUTION, UNKNOWN -> "cant_tell";
-        };
     }
 
     private static List<BatchLine> lines(Batch batch, DesignForm form) {

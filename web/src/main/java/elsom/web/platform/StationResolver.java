@@ -1,10 +1,8 @@
 package elsom.web.platform;
 
-import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.MethodParameter;
@@ -31,10 +29,8 @@ final class StationResolver implements HandlerMethodArgumentResolver {
     }
 
     static Station of(HttpServletRequest request) {
-        Cookie[] cookies = request.getCookies() == null ? new Cookie[0] : request.getCookies();
-        return new Station(Arrays.stream(cookies)
-                .filter(cookie -> cookie.getName().equals(Station.COOKIE))
-                .flatMap(cookie -> decoded(cookie.getValue()).stream())
+        return new Station(DeviceCookie.values(request, Station.COOKIE)
+                .flatMap(value -> decoded(value).stream())
                 .filter(name -> Station.problem(name).isEmpty())
                 .findFirst());
     }

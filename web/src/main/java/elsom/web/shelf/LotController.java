@@ -10,6 +10,7 @@ import elsom.core.material.Use;
 import elsom.core.mix.Property;
 import elsom.core.mix.Quarantine;
 import elsom.core.quantity.Decimals;
+import elsom.web.kit.Tones;
 import elsom.web.lots.Lots;
 import elsom.web.lots.Uses;
 import elsom.web.platform.NotFound;
@@ -275,7 +276,7 @@ class LotController {
                 use.name() + ", " + Decimals.upTo(use.depthCm(), 1) + " cm",
                 "/shelf?use=" + use.code(),
                 judged.fitness().label(),
-                LotViews.tone(judged.fitness()),
+                Tones.of(judged.fitness()),
                 judged.against());
     }
 }

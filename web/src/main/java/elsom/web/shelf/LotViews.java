@@ -1,6 +1,5 @@
 package elsom.web.shelf;
 
-import elsom.core.material.Fitness;
 import elsom.core.material.LotFigure;
 import elsom.core.material.MaterialKind;
 import elsom.core.material.OnShelf;
@@ -135,13 +134,5 @@ final class LotViews {
     private static String number(Property property, double value) {
         String shown = LotFigure.shown(property, value);
         return property.unit().isEmpty() ? shown : shown.replace(" " + property.unit(), "");
-    }
-
-    static String tone(Fitness fitness) {
-        return switch (fitness) {
-            case PASS -> "better";
-            case FAIL -> "worse";
-            case CAUTION, UNKNOWN -> "cant_tell";
-        };
     }
 }

@@ -10,6 +10,7 @@ import elsom.core.mix.Quarantine;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.web.kit.Tones;
 import elsom.web.lots.Lots;
 import elsom.web.lots.Uses;
 import elsom.web.trial.Quarantines;
@@ -192,7 +193,7 @@ class ShelfController {
                                         : " · " + lot.lot().material()),
                 apart.contains(name.toLowerCase(Locale.ROOT)),
                 judged.map(one -> one.fitness().label()).orElse(""),
-                judged.map(one -> LotViews.tone(one.fitness())).orElse(""),
+                judged.map(one -> Tones.of(one.fitness())).orElse(""),
                 judged.map(Use.Judged::against).orElse(List.of()),
                 scales.stream().map(scale -> LotViews.cell(lot, scale)).toList());
     }

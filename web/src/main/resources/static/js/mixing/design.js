@@ -73,7 +73,7 @@ async function work() {
     const response = await fetch(`/mix/design?${fields}&sheet=true`, { headers: { Accept: 'text/html' }, signal: asked.signal });
     if (!response.ok) return;
     const result = parsed(await response.text());
-    document.querySelector('#measure-it [name=mix]').value = result.querySelector('.result-line')?.textContent ?? '';
+    document.querySelector('#measure-it [name=mix]').value = result.querySelector('.result-line')?.dataset.mix ?? '';
     document.getElementById('result').replaceWith(result);
     window.history.replaceState(null, '', `/mix/design?${fields}`);
   } catch (left) {

@@ -2,11 +2,7 @@ package elsom.web.journey;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
-import elsom.core.material.Lot;
-import elsom.core.material.LotFigure;
-import elsom.core.material.MaterialKind;
-import elsom.core.material.Origin;
-import elsom.core.mix.Property;
+import elsom.core.material.AShelf;
 import elsom.web.lots.Lots;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -29,19 +25,9 @@ class ShelfJourneyIT extends BrowserTest {
     @TempDir
     private Path folder;
 
-    private static Lot medium(String name, double water, double air, double price) {
-        return Lot.named(name, name, MaterialKind.ORGANIC)
-                .with(List.of(
-                        LotFigure.of(Property.WATER, water, Origin.TYPICAL, "", MAY),
-                        LotFigure.of(Property.AIR, air, Origin.TYPICAL, "", MAY),
-                        LotFigure.of(Property.EC, 0.1, Origin.TYPICAL, "", MAY),
-                        LotFigure.of(Property.PH, 6, Origin.TYPICAL, "", MAY),
-                        LotFigure.of(Property.PRICE, price, Origin.LABEL, "", MAY)));
-    }
-
     @BeforeEach
     void stocked() {
-        lots.learn(List.of(medium("fibre", 36, 50, 0.001), medium("mould", 70, 14, 0.002)));
+        lots.learn(List.of(AShelf.priced("fibre", 36, 50, 0.001), AShelf.priced("mould", 70, 14, 0.002)));
     }
 
     @Test

@@ -2,11 +2,10 @@ package elsom.web.shelf;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.material.AShelf;
 import elsom.core.material.LabSheet;
 import elsom.core.material.Lot;
-import elsom.core.material.LotFigure;
 import elsom.core.material.MaterialKind;
-import elsom.core.material.Origin;
 import elsom.core.mix.Property;
 import elsom.web.AppTest;
 import elsom.web.Web;
@@ -40,18 +39,6 @@ class ShelfPagesIT {
     @BeforeEach
     void open() {
         web = new Web(port);
-    }
-
-    private static Lot medium(String name, double water, double air, double price) {
-        return Lot.named(name, name, MaterialKind.ORGANIC)
-                .with(List.of(
-                        LotFigure.of(Property.WATER, water, Origin.TYPICAL, "", MAY),
-                        LotFigure.of(Property.AIR, air, Origin.TYPICAL, "", MAY),
-                        LotFigure.of(Property.DENSITY, 200, Origin.TYPICAL, "", MAY),
-                        LotFigure.of(Property.EC, 0.1, Origin.TYPICAL, "", MAY),
-                        LotFigure.of(Property.PH, 6, Origin.TYPICAL, "", MAY),
-                        LotFigure.of(Property.NITROGEN, 30, Origin.TYPICAL, "", MAY),
-                        LotFigure.of(Property.PRICE, price, Origin.LABEL, "", MAY)));
     }
 
     @Test
@@ -116,7 +103,9 @@ class ShelfPagesIT {
     @Test
     void theShelfIsComparedSortedAndHeldAgainstAUse() throws Exception {
         lots.learn(List.of(
-                medium("airy one", 40, 45, 0.06), medium("wet one", 70, 12, 0.05), medium("grit one", 9, 60, 0.2)));
+                AShelf.priced("airy one", 40, 45, 0.06),
+                AShelf.priced("wet one", 70, 12, 0.05),
+                AShelf.priced("grit one", 9, 60, 0.2)));
         String byAir = web.get("/shelf?sort=air").body();
         assertThat(byAir.indexOf(">grit one<")).isLessThan(byAir.indexOf(">airy one<"));
         assertThat(byAir.indexOf(">airy one<")).isLessThan(byAir.indexOf(">wet one<"));
@@ -129,7 +118,7 @@ class ShelfPagesIT {
 
     @Test
     void theBenchPredictsFindsTheCheapestAndSaysWhatRulesItOut() throws Exception {
-        lots.learn(List.of(medium("bench airy", 35, 50, 0.06), medium("bench wet", 72, 13, 0.04)));
+        lots.learn(List.of(AShelf.priced("bench airy", 35, 50, 0.06), AShelf.priced("bench wet", 72, 13, 0.04)));
         String mixed = web.get("/mix/design?recipe=1%20bench%20airy%20%2B%201%20bench%20wet&use=sill&depth=10")
                 .body();
         assertThat(mixed).contains("50 % bench airy + 50 % bench wet", "predicted", "54 %");
@@ -215,7 +204,8 @@ class ShelfPagesIT {
 
     @Test
     void theWholeShelfGoesOutAndInAgain() throws Exception {
-        lots.learn(List.of(medium("carried", 50, 30, 0.07), Lot.mixed("carried mix", "2 carried + 1 grit", MAY)));
+        lots.learn(
+                List.of(AShelf.priced("carried", 50, 30, 0.07), Lot.mixed("carried mix", "2 carried + 1 grit", MAY)));
         byte[] zip = web.download("/shelf/shelf.zip");
         Lot before = lots.find("carried").orElseThrow();
         lots.remove("carried");

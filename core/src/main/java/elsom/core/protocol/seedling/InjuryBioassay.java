@@ -79,7 +79,7 @@ public final class InjuryBioassay {
                         .typicalCv(0.03)
                         .secondsEach(30)
                         .rule("of the same water, meter calibrated the same day"))
-                .look("day 7", day(7), "injury", "emerged")
+                .look("day 7", day(7), "injury", "emerged", "alive")
                 .look("day 10", day(10), "injury")
                 .look("day 14", day(14), "injury", "alive")
                 .look("day 21, lift roots", day(21), "injury", "alive", "height", "roots", "ec", "ph")
