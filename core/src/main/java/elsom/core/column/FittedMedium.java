@@ -17,8 +17,11 @@ public final class FittedMedium {
     private static final double MOST_ALPHA = 5000;
     private static final double LEAST_N = 1.05;
     private static final double MOST_N = 8;
-    private static final int HALVINGS = 60;
-    private static final int TEXTURE_HALVINGS = 30;
+    /** To a millionth of what is looked for. */
+    private static final int SHAPE_HALVINGS = 24;
+
+    private static final int SIZE_HALVINGS = 30;
+    private static final int TEXTURE_HALVINGS = 20;
     private static final double SETTLED = 1e-4;
 
     private FittedMedium() {}
@@ -98,7 +101,7 @@ public final class FittedMedium {
         // With a wider range of pores (a smaller n) the deep container differs less from the shallow one.
         double narrow = MOST_N;
         double wide = LEAST_N;
-        for (int i = 0; i < HALVINGS; i++) {
+        for (int i = 0; i < SHAPE_HALVINGS; i++) {
             double n = (narrow + wide) / 2;
             if (water(through(shallow, pores, n), deep.depthCm()) < deep.water()) {
                 narrow = n;
@@ -118,7 +121,7 @@ public final class FittedMedium {
     private static RetentionCurve through(Held held, double pores, double n) {
         double low = LEAST_ALPHA;
         double high = MOST_ALPHA;
-        for (int i = 0; i < HALVINGS; i++) {
+        for (int i = 0; i < SIZE_HALVINGS; i++) {
             double alpha = Math.sqrt(low * high);
             if (water(curve(pores, alpha, n), held.depthCm()) > held.water()) {
                 low = alpha;

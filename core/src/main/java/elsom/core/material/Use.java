@@ -59,11 +59,18 @@ public record Use(String code, String name, double depthCm, String why, List<Use
             Fitness fitness = value.isEmpty() ? Fitness.UNKNOWN : bound.of(value.getAsDouble());
             checked.add(new Checked(bound, value, fitness, says(bound, value, fitness)));
         }
-        Fitness worst = checked.stream()
-                .map(Checked::fitness)
-                .max(Comparator.naturalOrder())
-                .orElse(Fitness.UNKNOWN);
-        return new Judged(this, worst, checked);
+        return new Judged(this, fitness(values), checked);
+    }
+
+    /** The same in a word, for many media. */
+    public Fitness fitness(Function<Property, OptionalDouble> values) {
+        Fitness worst = bounds.isEmpty() ? Fitness.UNKNOWN : Fitness.PASS;
+        for (UseBound bound : bounds) {
+            OptionalDouble value = values.apply(bound.property());
+            Fitness here = value.isEmpty() ? Fitness.UNKNOWN : bound.of(value.getAsDouble());
+            worst = here.compareTo(worst) > 0 ? here : worst;
+        }
+        return worst;
     }
 
     private static String says(UseBound bound, OptionalDouble value, Fitness fitness) {

@@ -110,10 +110,15 @@ public record CheapestMix(Map<String, Double> shares, double price, Map<Property
         for (int i = 0; i < n; i++) {
             double[] one = new double[unknowns];
             one[i] = 1;
-            constraints.add(
-                    new LinearConstraint(one, Relationship.GEQ, parts.get(i).least()));
-            constraints.add(
-                    new LinearConstraint(one, Relationship.LEQ, parts.get(i).most()));
+            // Between nothing and the whole a share is already.
+            if (parts.get(i).least() > 0) {
+                constraints.add(
+                        new LinearConstraint(one, Relationship.GEQ, parts.get(i).least()));
+            }
+            if (parts.get(i).most() < 1) {
+                constraints.add(
+                        new LinearConstraint(one, Relationship.LEQ, parts.get(i).most()));
+            }
         }
         for (MixWindow window : windows) {
             double[] low = new double[unknowns];

@@ -1,8 +1,8 @@
 package elsom.web.mixing;
 
-import elsom.core.material.AtDepth;
 import elsom.core.material.Lot;
 import elsom.core.material.MaterialKind;
+import elsom.core.material.OnShelf;
 import elsom.core.material.Use;
 import elsom.core.mix.CheapestMix;
 import elsom.core.mix.Mix;
@@ -57,7 +57,7 @@ class DesignController {
         if (cheapest) {
             Outcome<CheapestMix> found = asked.isEmpty()
                     ? Outcome.notEstimable("Choose what it is for first")
-                    : cheapest(shelf, apart, asked.get(), form.depthCm());
+                    : cheapest(lots.at(form.depthCm()), apart, asked.get());
             refused = found.whyNot().map(why -> why + ".").orElse("");
             if (found.asOptional().isPresent()) {
                 Map<String, String> mixed = new HashMap<>(sent);
@@ -74,14 +74,14 @@ class DesignController {
      * Of what fills a pot, is not kept apart, and has a price and all that the use asks for. pH does not add up by volume: a
      * part that is unfit by its own pH is left out.
      */
-    private static Outcome<CheapestMix> cheapest(List<Lot> shelf, List<Quarantine> apart, Use use, double depthCm) {
+    private static Outcome<CheapestMix> cheapest(List<OnShelf> shelf, List<Quarantine> apart, Use use) {
         List<MixPart> parts = shelf.stream()
-                .filter(lot -> lot.kind().fills()
-                        && lot.kind() != MaterialKind.MIX
+                .filter(lot -> lot.lot().kind().fills()
+                        && lot.lot().kind() != MaterialKind.MIX
                         && lot.value(Property.PRICE).isPresent()
-                        && Quarantine.among(apart, List.of(lot.name())).isEmpty()
+                        && Quarantine.among(apart, List.of(lot.lot().name())).isEmpty()
                         && !soured(lot, use))
-                .map(lot -> part(lot, depthCm))
+                .map(DesignController::part)
                 .toList();
         List<MixWindow> windows = use.bounds().stream()
                 .filter(bound -> Property.mixing().contains(bound.property()))
@@ -90,7 +90,7 @@ class DesignController {
         return CheapestMix.of(parts, windows);
     }
 
-    private static boolean soured(Lot lot, Use use) {
+    private static boolean soured(OnShelf lot, Use use) {
         OptionalDouble ph = lot.value(Property.PH);
         return ph.isPresent()
                 && use.bounds().stream()
@@ -98,11 +98,10 @@ class DesignController {
                         .anyMatch(bound -> ph.getAsDouble() < bound.least() || ph.getAsDouble() > bound.most());
     }
 
-    private static MixPart part(Lot lot, double depthCm) {
+    private static MixPart part(OnShelf lot) {
         Map<Property, Double> known = new EnumMap<>(Property.class);
-        AtDepth at = AtDepth.of(lot, depthCm);
-        Property.mixing().forEach(property -> at.value(property).ifPresent(value -> known.put(property, value)));
-        return new MixPart(lot.name(), known, lot.value(Property.PRICE).orElseThrow(), 0, 1);
+        Property.mixing().forEach(property -> lot.value(property).ifPresent(value -> known.put(property, value)));
+        return new MixPart(lot.lot().name(), known, lot.value(Property.PRICE).orElseThrow(), 0, 1);
     }
 
     /** What a mix of the shelf is called by. */

@@ -155,7 +155,12 @@ class ShelfController {
                         number,
                         pages,
                         named.stream()
-                                .sorted(order(by, asked))
+                                .map(lot -> new Placed(
+                                        lot,
+                                        asked.map(one -> one.fitness(lot::value))
+                                                .orElse(Fitness.UNKNOWN)))
+                                .sorted(order(by))
+                                .map(Placed::lot)
                                 .skip((long) ROWS * (number - 1))
                                 .limit(ROWS)
                                 .map(lot -> row(lot, scales, asked, apart))
@@ -163,20 +168,22 @@ class ShelfController {
         return "shelf/shelf";
     }
 
-    private static Comparator<OnShelf> order(String by, Optional<Use> use) {
-        Comparator<OnShelf> byName =
-                Comparator.comparing(lot -> lot.lot().name().toLowerCase(Locale.ROOT));
+    /** A lot with what it is worth for the use, worked out once. */
+    private record Placed(OnShelf lot, Fitness fitness) {
+        String name() {
+            return lot.lot().name().toLowerCase(Locale.ROOT);
+        }
+    }
+
+    private static Comparator<Placed> order(String by) {
+        Comparator<Placed> byName = Comparator.comparing(Placed::name);
         Optional<Property> property = Property.called(by);
         if (property.isPresent()) {
-            return Comparator.<OnShelf>comparingDouble(
-                            lot -> -lot.value(property.get()).orElse(-1))
+            return Comparator.<Placed>comparingDouble(
+                            placed -> -placed.lot().value(property.get()).orElse(-1))
                     .thenComparing(byName);
         }
-        return by.equals("fit") && use.isPresent()
-                ? Comparator.<OnShelf, Fitness>comparing(
-                                lot -> use.get().judge(lot::value).fitness())
-                        .thenComparing(byName)
-                : byName;
+        return by.equals("fit") ? Comparator.comparing(Placed::fitness).thenComparing(byName) : byName;
     }
 
     private static Row row(OnShelf lot, List<LotViews.Scale> scales, Optional<Use> use, Set<String> apart) {
