@@ -14,7 +14,9 @@ public final class FittedMedium {
     private static final double RESIDUAL_SHARE = 0.12;
 
     private static final double LEAST_ALPHA = 1e-4;
-    private static final double MOST_ALPHA = 5000;
+    /** Pores of a centimetre and more; beyond that the two weighings tell of something else than pores. */
+    private static final double MOST_ALPHA = 10;
+
     private static final double LEAST_N = 1.05;
     private static final double MOST_N = 8;
     /** To a millionth of what is looked for. */

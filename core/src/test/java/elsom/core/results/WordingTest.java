@@ -3,8 +3,11 @@ package elsom.core.results;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.analysis.Answer;
+import elsom.core.analysis.Interaction;
 import elsom.core.analysis.Observations.Better;
+import elsom.core.stats.Interval;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 
@@ -41,6 +44,30 @@ class WordingTest {
         Verdict open = verdict(margin(0.5, 20, 20.2));
         assertThat(open.sentence()).startsWith("Can't tell yet whether B differs from A in mass at day 9: +0.20 g");
         assertThat(open.wouldChange()).matches("By the scatter seen, \\d+ units of each would likely tell .*");
+    }
+
+    /** Where each unit is one plant the odds are told too, also without an upper end. */
+    @Test
+    void anInteractionOfSinglePlantsIsSaidInOddsToo() {
+        JudgedQuestion question =
+                AQuestion.factorial(List.of("hulls", "mould"), 10, 20, 10, 10.2).judged();
+        Interaction found = question.judgement().interaction().orElseThrow();
+        Interaction.Odds odds = new Interaction.Odds(34.3, new Interval(2.04, Double.POSITIVE_INFINITY), 0.0004);
+        Interaction told = new Interaction(
+                found.shown(),
+                found.p(),
+                found.estimate(),
+                found.interval(),
+                found.factor(),
+                found.first(),
+                found.second(),
+                Optional.of(odds));
+        assertThat(Wording.interaction(question, told).wouldChange())
+                .startsWith("So there is no one effect to speak of")
+                .endsWith(
+                        "By odds, with a penalised logistic (Firth): one odds ratio is 34 times the other (95 % interval"
+                                + " 2 to no upper end, p below 0.001).");
+        assertThat(Wording.interaction(question, found).wouldChange()).doesNotContain("odds");
     }
 
     @Test

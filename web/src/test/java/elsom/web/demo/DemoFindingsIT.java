@@ -27,7 +27,10 @@ import elsom.web.trial.Trials;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.OptionalInt;
+import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -160,6 +163,60 @@ class DemoFindingsIT {
             responses.add(unit.value());
         });
         return input.put("direction", effect.harmIsUp() ? "increase" : "decrease");
+    }
+
+    /** The lowest dose that harms and the highest below it are those of the family that judges, on the same units. */
+    @Test
+    void theHarmlessDoseIsThatOfTheSums() throws Exception {
+        long vinegar = trialWith(Section.Doses.class).value();
+        DoseEffect.Tested shown = workedOut
+                .of(trials.snapshot(new TrialId(vinegar)), OptionalInt.empty())
+                .sections(Section.Doses.class)
+                .get(0)
+                .result()
+                .lines()
+                .get(0)
+                .effect()
+                .tested();
+        JsonNode judged = null;
+        for (JsonNode question : JsonMapper.shared()
+                .readTree(new Web(port)
+                        .get("/trials/" + vinegar + "/findings.json")
+                        .body())
+                .path("questions")) {
+            judged = judged == null
+                            && question.path("judged")
+                                    .path("endpoint")
+                                    .path("kind")
+                                    .stringValue()
+                                    .equals("score")
+                    ? question.path("judged")
+                    : judged;
+        }
+        Calc calc = new Calc();
+        calc.ask("verdict", Objects.requireNonNull(judged));
+        TreeMap<Double, Boolean> harmed = new TreeMap<>();
+        for (JsonNode comparison : calc.answers().get(0).path("comparisons")) {
+            for (JsonNode treatment : judged.path("treatments")) {
+                if (treatment.path("code").equals(comparison.path("treatment"))) {
+                    harmed.put(
+                            Double.parseDouble(treatment
+                                    .path("levels")
+                                    .get(0)
+                                    .stringValue()
+                                    .replaceAll("[^0-9.]", "")),
+                            comparison.path("answer").stringValue().equals("worse"));
+                }
+            }
+        }
+        double loec = harmed.entrySet().stream()
+                .filter(Map.Entry::getValue)
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElseThrow();
+        assertThat(harmed).hasSize(5);
+        assertThat(shown.loec()).hasValue(loec);
+        assertThat(shown.noec()).hasValue(harmed.lowerKey(loec));
     }
 
     /** Effective doses, at every look that has a curve. */

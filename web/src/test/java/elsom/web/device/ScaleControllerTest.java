@@ -15,6 +15,8 @@ import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.exchange.ExchangeFixture;
 import elsom.web.platform.SecurityConfiguration;
+import elsom.web.trial.Plans;
+import elsom.web.trial.Quarantines;
 import elsom.web.trial.Trials;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -38,6 +40,13 @@ class ScaleControllerTest {
 
     @MockitoBean
     private Trials trials;
+
+    /** Every controller's pages may say which lots are in quarantine. */
+    @MockitoBean
+    private Plans plans;
+
+    @MockitoBean
+    private Quarantines quarantines;
 
     private final TrialRecord record = ExchangeFixture.drawn();
 

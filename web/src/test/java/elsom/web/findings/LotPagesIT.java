@@ -158,7 +158,8 @@ class LotPagesIT {
         assertThat(web.get("/shelf/lot?name=GW-32").body()).contains("In quarantine.");
         assertThat(lots.all().stream().flatMap(lot -> lot.figures().stream()).map(LotFigure::origin))
                 .contains(Origin.MEASURED, Origin.LAB, Origin.LABEL, Origin.TYPICAL);
-        assertThat(web.get("/column?lot=wood%20fibre").body()).contains("fitted to two depths that were measured");
+        assertThat(web.get("/column?lot=wood%20fibre").body())
+                .contains("typical, made to hold what was told at one depth", "tapered");
         assertThat(web.get("/mix/design?use=cuttings&cheapest=true").body()).doesNotContain("GW-32 is");
     }
 
