@@ -20,6 +20,9 @@ import java.util.function.Function;
  * @param cautions what to heed, each once
  */
 public record Batch(double volumeMl, double settling, List<Line> lines, List<String> cautions) {
+    /** A container that is full but for a rounding is full. */
+    private static final double WHOLE = 1e-9;
+
     /**
      * One part.
      *
@@ -63,6 +66,16 @@ public record Batch(double volumeMl, double settling, List<Line> lines, List<Str
             lot.ifPresent(found -> heed(found, cautions));
         }
         return new Batch(volumeMl, tapped, lines, List.copyOf(cautions));
+    }
+
+    /** How many containers it fills to the top. */
+    public double fills(double containerMl) {
+        return Math.floor(volumeMl / containerMl + WHOLE);
+    }
+
+    /** What of a part goes into one container, loosely filled, mL. */
+    public double looseIn(Line line, double containerMl) {
+        return line.looseMl() * containerMl / volumeMl;
     }
 
     /** Bulky fibres first, so that grit does not sink through them; what is spread thinly goes on last. */

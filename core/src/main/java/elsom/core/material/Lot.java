@@ -75,6 +75,11 @@ public record Lot(
         return best(property).stream().mapToDouble(LotFigure::value).findFirst();
     }
 
+    /** Whether it is a mix of these parts. */
+    public boolean isMixOf(Mix mix) {
+        return kind == MaterialKind.MIX && Mix.parse(recipe).sameAs(mix);
+    }
+
     /** Whether a mix or a plan's material means this lot. */
     public boolean isCalled(String word) {
         return name.equalsIgnoreCase(word.strip());

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -13,6 +14,7 @@ import java.util.stream.Collectors;
 /** Materials by parts of volume; only the proportion of the parts counts. */
 public record Mix(List<Part> parts) {
     public static final int MOST_PARTS = 12;
+    private static final double ALIKE = 0.005;
     private static final Pattern BEFORE =
             Pattern.compile("(\\d+(?:[.,]\\d+)?)\\s*(?:%|parts?(?:\\s+of)?\\b)?\\s+(\\S.*)");
     private static final Pattern BEHIND = Pattern.compile("(\\S.*?)\\s+(\\d+(?:[.,]\\d+)?)\\s*(%|parts?)?");
@@ -87,6 +89,22 @@ public record Mix(List<Part> parts) {
             throw new IllegalArgumentException("“" + piece + "” does not say what stands on either side of the ratio;"
                     + " accepted: " + ratio.group(1) + " leaf mould + " + ratio.group(2) + " sand");
         }
+    }
+
+    /** The same, empty for a blank text and for one that can't be read. */
+    public static Optional<Mix> read(String text) {
+        try {
+            return text.isBlank() ? Optional.empty() : Optional.of(parse(text));
+        } catch (IllegalArgumentException unreadable) {
+            return Optional.empty();
+        }
+    }
+
+    /** Whether it has the same materials in the same proportion, whatever their order; to half a percent of the whole. */
+    public boolean sameAs(Mix other) {
+        return parts.size() == other.parts.size()
+                && parts.stream()
+                        .allMatch(part -> Math.abs(other.share(part.material()) - part.parts() / total()) < ALIKE);
     }
 
     private static void add(Map<String, Double> parts, String material, String number) {

@@ -4,7 +4,6 @@ import elsom.core.quantity.Bounds;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -55,14 +54,6 @@ public record Quarantine(
 
     /** Whether a mix holds a lot. */
     public static boolean holds(String mix, String lot) {
-        return parsed(mix).map(read -> read.share(lot) > 0).orElse(false);
-    }
-
-    private static Optional<Mix> parsed(String mix) {
-        try {
-            return mix.isBlank() ? Optional.empty() : Optional.of(Mix.parse(mix));
-        } catch (IllegalArgumentException unreadable) {
-            return Optional.empty();
-        }
+        return Mix.read(mix).map(read -> read.share(lot) > 0).orElse(false);
     }
 }

@@ -72,13 +72,7 @@ public final class Needs {
             batches.merge(plain.mix(), guards * plan.volumeMl(plain), Double::sum);
         }
         batches.forEach((text, filled) -> {
-            Mix mix;
-            try {
-                mix = Mix.parse(text);
-            } catch (IllegalArgumentException unreadable) {
-                mix = new Mix(List.of(new Mix.Part(text, 1)));
-            }
-            Mix batch = mix;
+            Mix batch = Mix.read(text).orElseGet(() -> new Mix(List.of(new Mix.Part(text, 1))));
             batch.parts().forEach(part -> medium(text, batch, part, filled));
         });
         totals();

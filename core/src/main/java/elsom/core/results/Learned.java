@@ -18,7 +18,7 @@ import java.util.Optional;
  * containers, the trial and the day. Only water held, air and bulk density are taken: they are the medium's own, whatever else a
  * treatment got would have changed its pH or EC.
  *
- * @param mix the material's name, or the mix's text, as the plan has it
+ * @param mix the material's name, or the mix's text, as the plan has it; one that can't be read is left out
  */
 public record Learned(String mix, List<LotFigure> figures) {
     private static final Map<String, Property> KINDS =
@@ -35,7 +35,7 @@ public record Learned(String mix, List<LotFigure> figures) {
         Map<String, List<LotFigure>> byMix = new LinkedHashMap<>();
         for (GroupResult group : findings.groups()) {
             String mix = record.treatment(group.key().treatment()).material();
-            if (!mix.isBlank()) {
+            if (Mix.read(mix).isPresent()) {
                 byMix.computeIfAbsent(mix, none -> new ArrayList<>()).addAll(figures(record, group, on));
             }
         }
@@ -71,26 +71,5 @@ public record Learned(String mix, List<LotFigure> figures) {
             }
         }
         return figures;
-    }
-
-    /** Whether two texts mean the same mix: the same materials in the same proportion, whatever their order. */
-    public static boolean same(String one, String other) {
-        Optional<Mix> first = parsed(one);
-        Optional<Mix> second = parsed(other);
-        return first.isPresent()
-                && second.isPresent()
-                && first.get().parts().size() == second.get().parts().size()
-                && first.get().parts().stream()
-                        .allMatch(part -> Math.abs(second.get().share(part.material())
-                                        - part.parts() / first.get().total())
-                                < 0.005);
-    }
-
-    private static Optional<Mix> parsed(String text) {
-        try {
-            return text.isBlank() ? Optional.empty() : Optional.of(Mix.parse(text));
-        } catch (IllegalArgumentException unreadable) {
-            return Optional.empty();
-        }
     }
 }

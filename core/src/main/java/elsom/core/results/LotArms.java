@@ -42,7 +42,7 @@ final class LotArms {
         int known = Math.min(all.size(), evidence.record().treatments().size());
         for (int i = 0; i < known; i++) {
             PlannedTreatment treatment = all.get(i);
-            Optional<Mix> mix = mix(treatment.mix());
+            Optional<Mix> mix = Mix.read(treatment.mix());
             if (mix.isPresent()) {
                 List<String> names = treatment.levels().isEmpty()
                         ? List.of(treatment.name())
@@ -69,14 +69,6 @@ final class LotArms {
                         .findFirst()
                         .orElse(crop),
                 names.stream().flatMap(name -> Remedy.of(name).stream()).findFirst());
-    }
-
-    private static Optional<Mix> mix(String text) {
-        try {
-            return text.isBlank() ? Optional.empty() : Optional.of(Mix.parse(text));
-        } catch (IllegalArgumentException unreadable) {
-            return Optional.empty();
-        }
     }
 
     /** The medium of the controls. */

@@ -65,6 +65,9 @@ class PredictionTest {
         assertThat(batch.lines()).extracting(Batch.Line::material).containsExactly("wood fibre", "grit", "ash");
         // 10 L after settling by a fifth are 12.5 L of loose parts.
         assertThat(batch.lines().get(0).looseMl()).isCloseTo(8750, within(1e-9));
+        assertThat(batch.fills(3000)).isEqualTo(3);
+        assertThat(batch.fills(2500)).isEqualTo(4);
+        assertThat(batch.looseIn(batch.lines().get(0), 2000)).isCloseTo(1750, within(1e-9));
         assertThat(batch.lines().get(1).massG().orElseThrow()).isCloseTo(2500, within(1e-9));
         assertThat(batch.lines().get(2).massG()).isEmpty();
         assertThat(batch.lines().get(2).how()).contains("thinly");

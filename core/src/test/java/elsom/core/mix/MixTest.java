@@ -63,4 +63,14 @@ class MixTest {
     void grainSizesAndPartsAreNoRatios(String typed) {
         assertThat(Mix.parse(typed).parts()).isNotEmpty();
     }
+
+    @Test
+    void theSameMixIsKnownWhateverTheOrderOfItsParts() {
+        Mix mix = Mix.parse("3 wood fibre + 2 leaf mould");
+        assertThat(mix.sameAs(Mix.parse("40 % leaf mould + 60 % Wood fibre"))).isTrue();
+        assertThat(mix.sameAs(Mix.parse("2 wood fibre + 3 leaf mould"))).isFalse();
+        assertThat(mix.sameAs(Mix.parse("wood fibre"))).isFalse();
+        assertThat(Mix.read("2:1 sand")).isEmpty();
+        assertThat(Mix.read(" ")).isEmpty();
+    }
 }

@@ -51,7 +51,7 @@ public class ShelfLearning {
         return shelf.stream()
                 .filter(lot -> lot.isCalled(mix)
                         || (lot.material() + " " + lot.name()).equalsIgnoreCase(mix.strip())
-                        || (lot.kind() == MaterialKind.MIX && Learned.same(lot.recipe(), mix)))
+                        || lot.isMixOf(Mix.parse(mix)))
                 .findFirst();
     }
 

@@ -5,12 +5,10 @@ import elsom.core.material.MaterialKind;
 import elsom.core.material.OnShelf;
 import elsom.core.material.Use;
 import elsom.core.mix.CheapestMix;
-import elsom.core.mix.Mix;
 import elsom.core.mix.MixPart;
 import elsom.core.mix.MixWindow;
 import elsom.core.mix.Property;
 import elsom.core.mix.Quarantine;
-import elsom.core.results.Learned;
 import elsom.core.stats.Outcome;
 import elsom.web.lots.Lots;
 import elsom.web.lots.Uses;
@@ -66,7 +64,7 @@ class DesignController {
             }
         }
         model.addAttribute("containers", containers.all());
-        model.addAttribute("page", DesignPage.of(form, asked, uses.all(), shelf, apart, refused));
+        model.addAttribute("page", DesignPage.of(form, asked, uses.all(), shelf, lots.byName(), apart, refused));
         return sheet ? "mixing/design :: result" : "mixing/design";
     }
 
@@ -102,12 +100,5 @@ class DesignController {
         Map<Property, Double> known = new EnumMap<>(Property.class);
         Property.mixing().forEach(property -> lot.value(property).ifPresent(value -> known.put(property, value)));
         return new MixPart(lot.lot().name(), known, lot.value(Property.PRICE).orElseThrow(), 0, 1);
-    }
-
-    /** What a mix of the shelf is called by. */
-    static Optional<Lot> measured(List<Lot> shelf, Mix mix) {
-        return shelf.stream()
-                .filter(lot -> lot.kind() == MaterialKind.MIX && Learned.same(lot.recipe(), mix.text()))
-                .findFirst();
     }
 }

@@ -17,9 +17,7 @@ import elsom.web.kit.Tones;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -30,6 +28,7 @@ import java.util.function.Function;
  * The mixing bench.
  *
  * @param known name of the mix on the shelf with the same recipe; empty when there is none
+ * @param containers how many the batch fills
  * @param refused why no mix was found; empty when one was, or none was asked for
  */
 public record DesignPage(
@@ -45,6 +44,7 @@ public record DesignPage(
         List<String> against,
         List<Line> lines,
         List<BatchLine> batch,
+        String containers,
         List<String> cautions,
         String settled,
         List<String> apart,
@@ -82,14 +82,12 @@ public record DesignPage(
             Optional<Use> use,
             List<Use> uses,
             List<Lot> shelf,
+            Function<String, Optional<Lot>> find,
             List<Quarantine> quarantines,
             String refused) {
-        Map<String, Lot> byName = new HashMap<>();
-        shelf.forEach(lot -> byName.put(lot.name().toLowerCase(Locale.ROOT), lot));
-        Function<String, Optional<Lot>> find =
-                name -> Optional.ofNullable(byName.get(name.strip().toLowerCase(Locale.ROOT)));
         Optional<Mix> mix = form.mix();
-        Optional<Lot> known = mix.flatMap(one -> DesignController.measured(shelf, one));
+        Optional<Lot> known = mix.flatMap(
+                one -> shelf.stream().filter(lot -> lot.isMixOf(one)).findFirst());
         Optional<OnShelf> seen = mix.filter(one -> one.parts().size() > 1)
                 .map(one -> OnShelf.of(
                         known.orElseGet(() -> Lot.mixed("this mix", one.text(), LocalDate.EPOCH)),
@@ -118,6 +116,8 @@ public record DesignPage(
                                 .toList())
                         .orElse(List.of()),
                 batch.map(one -> lines(one, form)).orElse(List.of()),
+                batch.map(one -> Decimals.upTo(one.fills(form.containerMl()), 0))
+                        .orElse(""),
                 batch.map(Batch::cautions).orElse(List.of()),
                 batch.map(one -> "Loose volumes: " + Decimals.percent(one.settling(), 0)
                                 + " % is lost to mixing and tapping down.")
@@ -204,7 +204,6 @@ public record DesignPage(
     }
 
     private static List<BatchLine> lines(Batch batch, DesignForm form) {
-        double containers = form.batchMl() / form.containerMl();
         return batch.lines().stream()
                 .map(line -> new BatchLine(
                         line.material(),
@@ -215,14 +214,9 @@ public record DesignPage(
                                 ? Decimals.significant(line.massG().getAsDouble() / 1000, 3) + " kg · "
                                         + UsMeasures.words(line.massG().getAsDouble(), UnitOfMeasure.GRAM)
                                 : "weight not known",
-                        Decimals.significant(line.looseMl() / containers, 3) + " mL",
+                        Decimals.significant(batch.looseIn(line, form.containerMl()), 3) + " mL",
                         line.how()))
                 .toList();
-    }
-
-    /** How many containers the batch fills. */
-    public String containers() {
-        return Decimals.upTo(Math.floor(form.batchMl() / form.containerMl() + 1e-9), 0);
     }
 
     public String problem(String field) {

@@ -30,7 +30,14 @@ class DesignPageTest {
         Optional<Use> asked =
                 TypicalUses.all().stream().filter(one -> one.code().equals(use)).findFirst();
         DesignForm form = DesignForm.read(Map.of("recipe", recipe, "depth", "10 cm", "container", "1 L"), asked);
-        return DesignPage.of(form, asked, TypicalUses.all(), shelf, List.of(apart), "");
+        return DesignPage.of(
+                form,
+                asked,
+                TypicalUses.all(),
+                shelf,
+                name -> shelf.stream().filter(lot -> lot.isCalled(name)).findFirst(),
+                List.of(apart),
+                "");
     }
 
     private static DesignPage.Line line(DesignPage page, Property property) {

@@ -102,14 +102,15 @@ class WaterFindingsTest {
         });
     }
 
+    /** A text that is no mix must not keep the page from opening. */
     @Test
-    void theSameMixIsKnownWhateverTheOrderOfItsParts() {
-        assertThat(Learned.same("3 wood fibre + 2 leaf mould", "40 % leaf mould + 60 % wood fibre"))
-                .isTrue();
-        assertThat(Learned.same("3 wood fibre + 2 leaf mould", "2 wood fibre + 3 leaf mould"))
-                .isFalse();
-        assertThat(Learned.same("3 wood fibre + 2 leaf mould", "wood fibre")).isFalse();
-        assertThat(Learned.same("2:1 sand", "2:1 sand")).isFalse();
+    void whatIsNoMixTeachesTheShelfNothing() {
+        WaterTrial trial = aTrial().medium("2:1 sand", "mineral", 0.0)
+                .medium("Wood fibre", "organic", 0.9)
+                .dried((t, r) -> 40, (t, r) -> 200 + 4 * r, (t, r) -> 0.004);
+        assertThat(Learned.of(trial.drawn(), of(trial), LocalDate.of(2026, 5, 4)))
+                .extracting(Learned::mix)
+                .containsExactly("Wood fibre");
     }
 
     @Test
