@@ -3,6 +3,7 @@ package elsom.core.sim;
 import elsom.core.mix.Mix;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 
 /**
@@ -35,8 +36,9 @@ public record MediumTruth(
         if (known != null) {
             return known;
         }
-        if (name.contains("+")) {
-            return ofMix(Mix.parse(name));
+        Optional<Mix> mix = Mix.read(name).filter(read -> read.parts().size() > 1);
+        if (mix.isPresent()) {
+            return ofMix(mix.get());
         }
         Random random = new Random(name.hashCode());
         return new MediumTruth(
