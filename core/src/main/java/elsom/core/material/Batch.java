@@ -28,9 +28,11 @@ public record Batch(double volumeMl, double settling, List<Line> lines, List<Str
      *
      * @param looseMl to measure out, loosely filled
      * @param massG where its bulk density is known
+     * @param price where that of a litre is known, in any money
      * @param how "pre-wet it first", or empty
      */
-    public record Line(String material, double share, double looseMl, OptionalDouble massG, String how) {}
+    public record Line(
+            String material, double share, double looseMl, OptionalDouble massG, OptionalDouble price, String how) {}
 
     public Batch {
         lines = List.copyOf(lines);
@@ -62,10 +64,26 @@ public record Batch(double volumeMl, double settling, List<Line> lines, List<Str
                     density.isPresent()
                             ? OptionalDouble.of(density.getAsDouble() * loose / 1000)
                             : OptionalDouble.empty(),
+                    priced(lot, loose),
                     lot.map(Batch::how).orElse("")));
             lot.ifPresent(found -> heed(found, cautions));
         }
         return new Batch(volumeMl, tapped, lines, List.copyOf(cautions));
+    }
+
+    private static OptionalDouble priced(Optional<Lot> lot, double looseMl) {
+        return lot.map(found -> found.value(Property.PRICE)).orElse(OptionalDouble.empty()).stream()
+                .map(litre -> litre * looseMl / 1000)
+                .findFirst();
+    }
+
+    /** What it costs, in the money of its lots; empty while the price of a part is not known. */
+    public OptionalDouble price() {
+        return lines.stream().anyMatch(line -> line.price().isEmpty())
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(lines.stream()
+                        .mapToDouble(line -> line.price().orElseThrow())
+                        .sum());
     }
 
     /** How many containers it fills to the top. */

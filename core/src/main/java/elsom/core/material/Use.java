@@ -3,8 +3,10 @@ package elsom.core.material;
 import elsom.core.mix.Property;
 import elsom.core.quantity.Bounds;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.function.Function;
 
@@ -16,11 +18,28 @@ import java.util.function.Function;
  * @param why what the use is hard on, as a sentence
  */
 public record Use(String code, String name, double depthCm, String why, List<UseBound> bounds) {
+    private static final int CODE = 16;
+
     public Use {
         Bounds.name("a use", name, Bounds.NAME);
         Bounds.note("why", why, Bounds.NOTE);
         Bounds.number("the depth", depthCm, 1, 300);
         bounds = List.copyOf(bounds);
+    }
+
+    /**
+     * A code for a use that a station adds: its name in letters that addresses bear.
+     *
+     * @return unlike any code that is taken
+     */
+    public static String codeFor(String name, Collection<String> taken) {
+        String plain = "own-" + name.strip().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+        String cut = plain.substring(0, Math.min(CODE, plain.length()));
+        String code = cut;
+        for (int i = 2; taken.contains(code); i++) {
+            code = cut + "-" + i;
+        }
+        return code;
     }
 
     /**

@@ -188,20 +188,6 @@ public record CheapestMix(Map<String, Double> shares, double price, Map<Property
                 .toList());
     }
 
-    /**
-     * What a batch costs, bought loose.
-     *
-     * @param volumeMl after settling
-     * @param settling share of the loose volume that is lost, 0 to below 1
-     */
-    public double priceOf(double volumeMl, double settling) {
-        return mix().parts().stream()
-                        .mapToDouble(part -> mix().looseMl(part, volumeMl, settling))
-                        .sum()
-                / 1000
-                * price;
-    }
-
     /** As {@link Mix} reads it: "60 % wood fibre + 40 % leaf mould". */
     public String text() {
         return shares.size() == 1

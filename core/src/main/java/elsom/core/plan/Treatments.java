@@ -49,6 +49,24 @@ public record Treatments(List<Factor> factors, String base, List<List<Integer>> 
         return new Treatments(factors, base, struck, List.of());
     }
 
+    /**
+     * With a mix as one more treatment.
+     *
+     * @throws IllegalArgumentException in a grid of factors, or when one has that name
+     */
+    public Treatments and(String name, String mix) {
+        if (factorial()) {
+            throw new IllegalArgumentException(
+                    "its treatments are a grid of factors: there a mix is a level of a factor about the medium");
+        }
+        if (list.stream().anyMatch(one -> one.name().equalsIgnoreCase(name.strip()))) {
+            throw new IllegalArgumentException("it has a treatment called “" + name.strip() + "” already");
+        }
+        List<PlannedTreatment> longer = new ArrayList<>(list);
+        longer.add(PlannedTreatment.of(name.strip(), mix, ControlKind.NONE));
+        return listed(longer);
+    }
+
     public boolean factorial() {
         return !factors.isEmpty();
     }

@@ -192,4 +192,17 @@ class PlanTest {
                 .allSatisfy(unit -> assertThat(unit.treatment()).isEqualTo(1));
         assertThat(hidden.toString()).doesNotContain("fibre");
     }
+
+    @Test
+    void aMixJoinsAListButNoGrid() {
+        Treatments list =
+                Treatments.listed(List.of(PlannedTreatment.of("leaf mould", "leaf mould", ControlKind.CONTROL)));
+        assertThat(list.and("Plug mix", "3 wood fibre + 2 leaf mould").all())
+                .extracting(PlannedTreatment::mix)
+                .containsExactly("leaf mould", "3 wood fibre + 2 leaf mould");
+        assertThatThrownBy(() -> list.and("Leaf mould ", "leaf mould")).hasMessageContaining("already");
+        Treatments grid = Treatments.crossed(
+                List.of(APlan.factor("dip", FactorKind.HANDLING, "none", "seaweed")), "leaf mould", List.of());
+        assertThatThrownBy(() -> grid.and("Plug mix", "leaf mould")).hasMessageContaining("a level of a factor");
+    }
 }

@@ -54,6 +54,11 @@ public class Lots {
     /** What became of what was told. */
     public record Learnt(int newLots, int newFigures, int known) {}
 
+    /** Names of what fills a pot: what treatments are made of. */
+    public List<String> fillings() {
+        return all().stream().filter(lot -> lot.kind().fills()).map(Lot::name).toList();
+    }
+
     /** All lots, by kind and material. */
     public List<Lot> all() {
         List<Lot> known = snapshot;

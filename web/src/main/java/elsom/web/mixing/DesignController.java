@@ -1,39 +1,63 @@
 package elsom.web.mixing;
 
+import elsom.core.material.CheapestFit;
 import elsom.core.material.Lot;
-import elsom.core.material.MaterialKind;
-import elsom.core.material.OnShelf;
 import elsom.core.material.Use;
 import elsom.core.mix.CheapestMix;
-import elsom.core.mix.MixPart;
-import elsom.core.mix.MixWindow;
-import elsom.core.mix.Property;
+import elsom.core.mix.Mix;
 import elsom.core.mix.Quarantine;
+import elsom.core.plan.Plan;
+import elsom.core.protocol.water.MixTrial;
 import elsom.core.stats.Outcome;
+import elsom.core.trial.TrialId;
 import elsom.web.lots.Lots;
 import elsom.web.lots.Uses;
+import elsom.web.platform.Refusal;
 import elsom.web.shelf.Containers;
+import elsom.web.trial.Plans;
 import elsom.web.trial.Quarantines;
-import java.util.EnumMap;
+import elsom.web.trial.TrialLists;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
+import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** A mix put together from the shelf by hand, or the cheapest one that is fit for a use. */
 @Controller
 class DesignController {
+    private static final int MOST_PLANS = 30;
+    private static final int SEEDS = 1_000_000;
+
     private final Lots lots;
     private final Uses uses;
     private final Quarantines quarantines;
     private final Containers containers;
+    private final Plans plans;
+    private final TrialLists lists;
+    private final Clock clock;
+    private final SecureRandom seeds = new SecureRandom();
 
-    DesignController(Lots lots, Uses uses, Quarantines quarantines, Containers containers) {
+    DesignController(
+            Lots lots,
+            Uses uses,
+            Quarantines quarantines,
+            Containers containers,
+            Plans plans,
+            TrialLists lists,
+            Clock clock) {
+        this.plans = plans;
+        this.lists = lists;
+        this.clock = clock;
         this.lots = lots;
         this.uses = uses;
         this.quarantines = quarantines;
@@ -52,10 +76,10 @@ class DesignController {
         Optional<Use> asked = uses.find(use);
         DesignForm form = DesignForm.read(sent, asked);
         String refused = "";
-        if (cheapest) {
+        if (cheapest && form.problems().isEmpty()) {
             Outcome<CheapestMix> found = asked.isEmpty()
                     ? Outcome.notEstimable("Choose what it is for first")
-                    : cheapest(lots.at(form.depthCm()), apart, asked.get());
+                    : CheapestFit.of(lots.at(form.depthCm()), apart, asked.get(), form.limits());
             refused = found.whyNot().map(why -> why + ".").orElse("");
             if (found.asOptional().isPresent()) {
                 Map<String, String> mixed = new HashMap<>(sent);
@@ -63,42 +87,45 @@ class DesignController {
                 form = DesignForm.read(mixed, asked);
             }
         }
+        model.addAttribute("drafts", lists.drafts(MOST_PLANS));
         model.addAttribute("containers", containers.all());
         model.addAttribute("page", DesignPage.of(form, asked, uses.all(), shelf, lots.byName(), apart, refused));
         return sheet ? "mixing/design :: result" : "mixing/design";
     }
 
-    /**
-     * Of what fills a pot, is not kept apart, and has a price and all that the use asks for. pH does not add up by volume: a
-     * part that is unfit by its own pH is left out.
-     */
-    private static Outcome<CheapestMix> cheapest(List<OnShelf> shelf, List<Quarantine> apart, Use use) {
-        List<MixPart> parts = shelf.stream()
-                .filter(lot -> lot.lot().kind().fills()
-                        && lot.lot().kind() != MaterialKind.MIX
-                        && lot.value(Property.PRICE).isPresent()
-                        && Quarantine.among(apart, List.of(lot.lot().name())).isEmpty()
-                        && !soured(lot, use))
-                .map(DesignController::part)
-                .toList();
-        List<MixWindow> windows = use.bounds().stream()
-                .filter(bound -> Property.mixing().contains(bound.property()))
-                .map(bound -> new MixWindow(bound.property(), bound.leastOk(), bound.mostOk()))
-                .toList();
-        return CheapestMix.of(parts, windows);
+    /** Where the bench for windows of one's own was; now they are uses of one's own. */
+    @GetMapping("/mix")
+    String bench() {
+        return "redirect:/mix/design";
     }
 
-    private static boolean soured(OnShelf lot, Use use) {
-        OptionalDouble ph = lot.value(Property.PH);
-        return ph.isPresent()
-                && use.bounds().stream()
-                        .filter(bound -> bound.property() == Property.PH)
-                        .anyMatch(bound -> ph.getAsDouble() < bound.least() || ph.getAsDouble() > bound.most());
+    /** The mix as one more treatment of a plan that has not started. */
+    @PostMapping("/mix/into")
+    String join(@RequestParam String mix, @RequestParam String name, @RequestParam long trial) {
+        try {
+            plans.revise(
+                    new TrialId(trial),
+                    null,
+                    plan -> Optional.of(
+                            plan.with(plan.treatments().and(name, Mix.parse(mix).text()), plan.pots())));
+            return "redirect:/trials/" + trial + "/plan/treatments";
+        } catch (IllegalArgumentException refused) {
+            throw new Refusal("That plan can't take it: " + refused.getMessage() + ".");
+        }
     }
 
-    private static MixPart part(OnShelf lot) {
-        Map<Property, Double> known = new EnumMap<>(Property.class);
-        Property.mixing().forEach(property -> lot.value(property).ifPresent(value -> known.put(property, value)));
-        return new MixPart(lot.lot().name(), known, lot.value(Property.PRICE).orElseThrow(), 0, 1);
+    /** A water-holding trial of the mix beside its largest part alone. */
+    @PostMapping("/mix/trial")
+    String measure(@RequestParam String mix, @RequestParam UUID token) {
+        try {
+            Plan plan = MixTrial.of(
+                    mix,
+                    ZoneId.systemDefault(),
+                    clock.instant().truncatedTo(ChronoUnit.HOURS).plus(1, ChronoUnit.DAYS),
+                    seeds.nextInt(SEEDS));
+            return "redirect:/trials/" + plans.begin(plan, token) + "/plan/treatments";
+        } catch (IllegalArgumentException unreadable) {
+            throw new Refusal("That mix can't be planned: " + unreadable.getMessage() + ".");
+        }
     }
 }

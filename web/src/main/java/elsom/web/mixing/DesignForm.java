@@ -1,5 +1,6 @@
 package elsom.web.mixing;
 
+import elsom.core.material.CheapestFit;
 import elsom.core.material.Use;
 import elsom.core.mix.Mix;
 import elsom.core.quantity.Decimals;
@@ -10,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * The mixing bench as typed.
@@ -29,8 +31,11 @@ record DesignForm(
         double settling,
         String container,
         double containerMl,
+        List<LimitRow> limited,
+        List<CheapestFit.Limit> limits,
         Map<String, String> problems) {
     static final int ROWS = 8;
+    static final int LIMITS = 3;
     private static final double LARGEST_ML = 100_000_000;
     private static final double MOST_SETTLING = 60;
 
@@ -38,6 +43,9 @@ record DesignForm(
     record Row(String part, String parts) {
         static final Row EMPTY = new Row("", "");
     }
+
+    /** What somebody wants of a lot in the cheapest mix, in percent as typed. */
+    record LimitRow(String lot, String least, String most) {}
 
     static DesignForm read(Map<String, String> sent, Optional<Use> use) {
         Map<String, String> problems = new LinkedHashMap<>();
@@ -51,6 +59,10 @@ record DesignForm(
         String batch = text(sent, "batch", "50 L");
         String settles = text(sent, "settles", "15");
         String container = text(sent, "container", "380 mL");
+        List<LimitRow> limited = IntStream.range(0, LIMITS)
+                .mapToObj(i -> new LimitRow(
+                        text(sent, "limit" + i, ""), text(sent, "least" + i, ""), text(sent, "most" + i, "")))
+                .toList();
         return new DesignForm(
                 rows,
                 parts.isEmpty() ? Optional.empty() : Optional.of(merged(parts)),
@@ -62,7 +74,37 @@ record DesignForm(
                 number(settles, UnitOfMeasure.COUNT, 0, MOST_SETTLING, 0, "settles", "15", problems) / 100,
                 container,
                 number(container, UnitOfMeasure.MILLILITRE, 1, LARGEST_ML, 380, "container", "380 mL, 1 qt", problems),
+                limited,
+                limits(limited, problems),
                 problems);
+    }
+
+    private static List<CheapestFit.Limit> limits(List<LimitRow> typed, Map<String, String> problems) {
+        List<CheapestFit.Limit> limits = new ArrayList<>();
+        for (int i = 0; i < typed.size(); i++) {
+            LimitRow row = typed.get(i);
+            if (row.lot().isEmpty()) {
+                continue;
+            }
+            String field = "limit" + i;
+            double least = percent(row.least(), 0, field, problems);
+            double most = percent(row.most(), 100, field, problems);
+            if (least > most) {
+                problems.put(
+                        field,
+                        "At least " + row.least() + " and at most " + row.most()
+                                + " can't both be. Accepted: 10 and 40.");
+            } else {
+                limits.add(new CheapestFit.Limit(row.lot(), least / 100, most / 100));
+            }
+        }
+        return limits;
+    }
+
+    private static double percent(String text, double otherwise, String field, Map<String, String> problems) {
+        return text.isEmpty()
+                ? otherwise
+                : number(text.replace("%", ""), UnitOfMeasure.COUNT, 0, 100, otherwise, field, "20, or 20 %", problems);
     }
 
     /** The rows of a mix, in percent. */
@@ -161,6 +203,11 @@ record DesignForm(
             last = rows.get(i).equals(Row.EMPTY) ? last : i + 1;
         }
         return Math.min(ROWS, last + 2);
+    }
+
+    /** Whether anything is typed into the limits. */
+    public boolean isLimited() {
+        return limited.stream().anyMatch(row -> !(row.lot() + row.least() + row.most()).isEmpty());
     }
 
     String problem(String field) {

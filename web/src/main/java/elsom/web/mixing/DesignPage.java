@@ -29,6 +29,7 @@ import java.util.function.Function;
  *
  * @param known name of the mix on the shelf with the same recipe; empty when there is none
  * @param containers how many the batch fills
+ * @param price of the batch; empty while that of a part is not known
  * @param refused why no mix was found; empty when one was, or none was asked for
  */
 public record DesignPage(
@@ -45,6 +46,7 @@ public record DesignPage(
         List<Line> lines,
         List<BatchLine> batch,
         String containers,
+        String price,
         List<String> cautions,
         String settled,
         List<String> apart,
@@ -117,6 +119,10 @@ public record DesignPage(
                         .orElse(List.of()),
                 batch.map(one -> lines(one, form)).orElse(List.of()),
                 batch.map(one -> Decimals.upTo(one.fills(form.containerMl()), 0))
+                        .orElse(""),
+                batch.map(Batch::price).filter(OptionalDouble::isPresent).stream()
+                        .map(price -> Decimals.fixed(price.getAsDouble(), 2))
+                        .findFirst()
                         .orElse(""),
                 batch.map(Batch::cautions).orElse(List.of()),
                 batch.map(one -> "Loose volumes: " + Decimals.percent(one.settling(), 0)

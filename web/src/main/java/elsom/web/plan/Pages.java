@@ -122,19 +122,22 @@ final class Pages {
             Form form,
             Problems problems,
             List<Offered> containers,
+            List<String> lots,
             List<String> kinds,
             boolean asksOrganic,
             boolean asksFeed,
             boolean grows,
             int listLines,
             TreatmentsPreview preview) {
-        static TreatmentsPage of(PlanFrame frame, Plan plan, Form form, Problems problems, List<Container> shelf) {
+        static TreatmentsPage of(
+                PlanFrame frame, Plan plan, Form form, Problems problems, List<Container> shelf, List<String> lots) {
             Protocol protocol = kindOf(plan);
             return new TreatmentsPage(
                     frame,
                     form,
                     problems,
                     shelf.stream().map(Offered::of).toList(),
+                    lots,
                     protocol.kinds(),
                     protocol.properties().contains(TreatmentProperty.ORGANIC_MATTER),
                     protocol.properties().contains(TreatmentProperty.NITROGEN),

@@ -8,6 +8,7 @@ import elsom.core.trial.BenchPosition;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
+import elsom.web.lots.Lots;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
 import elsom.web.platform.Station;
@@ -43,10 +44,12 @@ class PlanController {
     private final TrialLists lists;
     private final Plans plans;
     private final Containers containers;
+    private final Lots lots;
     private final Clock clock;
     private final SecureRandom seeds = new SecureRandom();
 
-    PlanController(Trials trials, TrialLists lists, Plans plans, Containers containers, Clock clock) {
+    PlanController(Trials trials, TrialLists lists, Plans plans, Containers containers, Lots lots, Clock clock) {
+        this.lots = lots;
         this.trials = trials;
         this.lists = lists;
         this.plans = plans;
@@ -109,7 +112,8 @@ class PlanController {
         return switch (part) {
             case QUESTION -> Pages.QuestionPage.of(frame.drawing(Pages.swatchesOf(plan)), plan, form, problems);
             case TREATMENTS ->
-                Pages.TreatmentsPage.of(frame.drawing(Pages.swatches()), plan, form, problems, containers.all());
+                Pages.TreatmentsPage.of(
+                        frame.drawing(Pages.swatches()), plan, form, problems, containers.all(), lots.fillings());
             case SIZE ->
                 new SizePages.SizePage(
                         frame,

@@ -4,6 +4,7 @@ import elsom.core.material.Fitness;
 import elsom.core.material.LotFigure;
 import elsom.core.material.MaterialKind;
 import elsom.core.material.OnShelf;
+import elsom.core.material.TypicalLots;
 import elsom.core.material.Use;
 import elsom.core.mix.Property;
 import elsom.core.mix.Quarantine;
@@ -15,6 +16,9 @@ import elsom.web.lots.Lots;
 import elsom.web.lots.Uses;
 import elsom.web.trial.Quarantines;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -25,6 +29,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriUtils;
 
@@ -38,8 +43,10 @@ class ShelfController {
     private final Lots lots;
     private final Uses uses;
     private final Quarantines quarantines;
+    private final Clock clock;
 
-    ShelfController(Lots lots, Uses uses, Quarantines quarantines) {
+    ShelfController(Lots lots, Uses uses, Quarantines quarantines, Clock clock) {
+        this.clock = clock;
         this.lots = lots;
         this.uses = uses;
         this.quarantines = quarantines;
@@ -72,6 +79,7 @@ class ShelfController {
             String query,
             int number,
             int pages,
+            boolean bare,
             List<Row> rows) {
         public String sortHref(String by) {
             return "/shelf?use=" + use + "&kind=" + encoded(kind) + "&depth=" + encoded(depth) + "&q=" + encoded(query)
@@ -100,6 +108,13 @@ class ShelfController {
                     ? new Depth(typed.strip(), understood.stored().value(), "")
                     : new Depth(typed, usual, "A depth from 1 to 100 cm. Accepted: 10 cm, 4 in.");
         }
+    }
+
+    /** Puts typical materials on a shelf to begin with. */
+    @PostMapping("/shelf/typical")
+    String begin() {
+        lots.learn(TypicalLots.all(LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault())));
+        return "redirect:/shelf";
     }
 
     @GetMapping("/shelf")
@@ -154,6 +169,7 @@ class ShelfController {
                         q,
                         number,
                         pages,
+                        lots.all().isEmpty(),
                         named.stream()
                                 .map(lot -> new Placed(
                                         lot,

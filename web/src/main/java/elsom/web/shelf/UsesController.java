@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -27,6 +28,11 @@ import org.springframework.web.servlet.ModelAndView;
 /** Uses with their windows, to be read and edited. */
 @Controller
 class UsesController {
+    /** Stands for a use that is only being written. */
+    private static final String NEW = "own";
+
+    private static final Use BLANK = new Use(NEW, "A use of my own", 10, "", List.of());
+
     private final Uses uses;
 
     UsesController(Uses uses) {
@@ -45,13 +51,17 @@ class UsesController {
             String below,
             String above) {}
 
-    /** A use as its form shows it; {@code own} is whether it differs from how it came, {@code open} whether its form is shown. */
+    /**
+     * A use as its form shows it; {@code own} is whether it differs from how it came, {@code added} whether
+     * the station added it, {@code open} whether its form is shown.
+     */
     record UseView(
             String code,
             String name,
             String depth,
             String why,
             boolean own,
+            boolean added,
             boolean open,
             String words,
             List<Line> lines,
@@ -74,7 +84,7 @@ class UsesController {
                     "shelf/uses", Map.of("page", views(code, Optional.of(view))), HttpStatus.UNPROCESSABLE_CONTENT);
         }
         uses.keep(read.get());
-        return new ModelAndView("redirect:/shelf/uses#" + code);
+        return new ModelAndView("redirect:/shelf/uses#" + read.get().code());
     }
 
     @PostMapping("/shelf/uses/forget")
@@ -84,11 +94,14 @@ class UsesController {
     }
 
     private Use existing(String code) {
-        return uses.find(code).orElseThrow(() -> new NotFound("There is no such use.", "/shelf/uses", "To the uses"));
+        return code.equals(NEW)
+                ? BLANK
+                : uses.find(code)
+                        .orElseThrow(() -> new NotFound("There is no such use.", "/shelf/uses", "To the uses"));
     }
 
     private List<UseView> views(String edit, Optional<UseView> typed) {
-        return uses.all().stream()
+        return Stream.concat(uses.all().stream(), Stream.of(BLANK).filter(blank -> edit.equals(NEW)))
                 .map(use -> typed.filter(one -> one.code().equals(use.code()))
                         .orElseGet(() -> view(use, edit.equals(use.code()))))
                 .toList();
@@ -111,6 +124,7 @@ class UsesController {
                 Decimals.upTo(use.depthCm(), 1) + " cm",
                 use.why(),
                 own,
+                added(use),
                 open,
                 use.bounds().stream()
                         .map(bound -> bound.property().label() + " " + bound.words())
@@ -160,17 +174,22 @@ class UsesController {
                 .toList();
         return new UseView(
                 before.code(),
-                before.name(),
+                text(typed, "name"),
                 text(typed, "depth"),
                 text(typed, "why"),
                 true,
+                added(before),
                 true,
                 "",
                 lines,
                 problems);
     }
 
-    private static Optional<Use> read(Use before, Map<String, String> typed, List<String> problems) {
+    private static boolean added(Use use) {
+        return TypicalUses.all().stream().noneMatch(typical -> typical.code().equals(use.code()));
+    }
+
+    private Optional<Use> read(Use before, Map<String, String> typed, List<String> problems) {
         double depth = before.depthCm();
         if (Typed.parse(text(typed, "depth"), UnitOfMeasure.CENTIMETRE) instanceof Typed.Understood understood
                 && understood.stored().value() >= 1
@@ -187,7 +206,11 @@ class UsesController {
             return Optional.empty();
         }
         try {
-            return Optional.of(new Use(before.code(), before.name(), depth, text(typed, "why"), bounds));
+            String name = text(typed, "name");
+            String code = before.code().equals(NEW)
+                    ? Use.codeFor(name, uses.all().stream().map(Use::code).toList())
+                    : before.code();
+            return Optional.of(new Use(code, name, depth, text(typed, "why"), bounds));
         } catch (IllegalArgumentException impossible) {
             problems.add(String.valueOf(impossible.getMessage()));
             return Optional.empty();

@@ -115,6 +115,12 @@ public class TrialLists {
                 .toList();
     }
 
+    /** Plans that have not started, the next to start first. */
+    public List<Digest> drafts(int most) {
+        refresh();
+        return digested(digests.plans(most));
+    }
+
     public List<CantBeRead> unreadable() {
         return digests.unreadable().stream()
                 .map(head -> new CantBeRead(head.id(), head.question(), head.problem()))

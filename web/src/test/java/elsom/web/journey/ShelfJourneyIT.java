@@ -86,5 +86,14 @@ class ShelfJourneyIT extends BrowserTest {
         Assertions.assertThat(page.content()).contains(moved);
         enter(page.getByText("Open in the mixing bench").first());
         assertThat(page.locator(".result-line")).hasText(moved);
+        tabTo(page.locator("[data-parts='0']"));
+        type("7");
+        press("Enter");
+        page.waitForURL(Pattern.compile(".*parts0=7.*"));
+        String other = page.locator(".result-line").textContent();
+        enter(button("Add it as a treatment"));
+        page.waitForURL("**/plan/treatments");
+        assertThat(page.locator("main")).containsText("3 treatments");
+        Assertions.assertThat(page.content()).contains(moved, other);
     }
 }

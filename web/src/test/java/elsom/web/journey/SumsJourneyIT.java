@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import java.util.regex.Pattern;
-import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
 /** By keyboard: a dilution typed as "2:1", and the sliders under the pots. */
@@ -67,30 +66,28 @@ class SumsJourneyIT extends BrowserTest {
     }
 
     @Test
-    void theCheapestMixForAWindow() {
+    void aUseOfOnesOwnRulesWhatIsCheapest() {
         open(1280, 800);
-        page.navigate("/mix");
+        page.navigate("/shelf/uses");
+        enter(page.locator("a:has-text('A use of my own')"));
+        page.waitForURL(Pattern.compile(".*edit=own.*"));
         isAccessible();
-        String before = page.locator(".result-line").textContent();
-        tabTo(field("At most: EC of the 1:5 extract"));
-        type("0.2");
-        press("Enter");
-        page.waitForURL(Pattern.compile(".*high_ec=0.2.*"));
-        assertThat(page.locator(".result-line")).not().hasText(before);
-        String mix = page.locator(".result-line").textContent();
-        enter(button("Measure it"));
-        page.waitForURL("**/plan/treatments");
-        assertThat(page.locator("main")).containsText("2 treatments");
-        Assertions.assertThat(page.content()).contains(mix);
-        page.goBack();
-        tabTo(field("At least: Water held after draining"));
+        tabTo(field("Name"));
+        type("Window boxes");
+        tabTo(field("Water held after draining: fit from"));
         type("95");
-        tabTo(field("At most: Water held after draining"));
-        type("100");
         press("Enter");
+        page.waitForURL(Pattern.compile(".*uses#own-window-boxes"));
+        assertThat(page.locator("#own-window-boxes")).containsText("of this station");
+        page.navigate("/mix/design?use=own-window-boxes&cheapest=true");
         assertThat(page.locator(".notice.wrong")).containsText("Water held after draining rules it out");
-        assertThat(field("At least: Water held after draining")).hasValue("95");
+        page.navigate("/mix/design?use=own-window-boxes&cheapest=true&limit0=leaf+mould&least0=60&most0=40");
+        assertThat(page.locator(".problem")).containsText("can't both be");
+        assertThat(field("At least, limit 1")).hasValue("60");
         isAccessible();
+        page.navigate("/shelf/uses?edit=own-window-boxes");
+        enter(button("Take it away"));
+        assertThat(page.locator("#own-window-boxes")).hasCount(0);
     }
 
     @Test
@@ -101,7 +98,6 @@ class SumsJourneyIT extends BrowserTest {
             "/sums/feed",
             "/sums/ratio?ratio=2:1",
             "/column",
-            "/mix",
             "/mix/design",
             "/shelf",
             "/shelf/new",

@@ -203,6 +203,31 @@ class ShelfPagesIT {
     }
 
     @Test
+    void aUseOfOnesOwnIsKeptUnderItsNameAndTakenAway() throws Exception {
+        Map<String, String> typed = Map.of("code", "own", "name", "Roof, dry!", "depth", "8 cm", "least_air", "30");
+        assertThat(web.post("/shelf/uses", typed).statusCode()).isEqualTo(302);
+        assertThat(web.post("/shelf/uses", typed).statusCode()).isEqualTo(302);
+        assertThat(web.get("/shelf/uses").body())
+                .contains("id=\"own-roof-dry-\"", "id=\"own-roof-dry--2\"", "of this station");
+        assertThat(web.get("/shelf?use=own-roof-dry-").body()).contains("Roof, dry!");
+        assertThat(web.post("/shelf/uses", Map.of("code", "own", "name", " ", "depth", "8 cm"))
+                        .body())
+                .contains("A use has a name", "value=\"8 cm\"");
+        web.post("/shelf/uses/forget", Map.of("code", "own-roof-dry-"));
+        web.post("/shelf/uses/forget", Map.of("code", "own-roof-dry--2"));
+        assertThat(web.get("/shelf/uses").body()).doesNotContain("Roof");
+    }
+
+    @Test
+    void aShelfMayBeginWithTypicalMaterials() throws Exception {
+        assertThat(web.post("/shelf/typical", Map.of()).statusCode()).isEqualTo(302);
+        Lot mould = lots.find("leaf mould").orElseThrow();
+        assertThat(mould.figures()).isNotEmpty();
+        assertThat(web.get("/mix/design?use=outdoor&cheapest=true").statusCode())
+                .isEqualTo(200);
+    }
+
+    @Test
     void theWholeShelfGoesOutAndInAgain() throws Exception {
         lots.learn(
                 List.of(AShelf.priced("carried", 50, 30, 0.07), Lot.mixed("carried mix", "2 carried + 1 grit", MAY)));

@@ -59,16 +59,6 @@ class SumsPagesIT {
     }
 
     @Test
-    void theMixingBenchFindsAMixOrSaysWhatRulesItOut() throws Exception {
-        assertThat(get("/mix").body()).contains("Loose, for the batch").contains("wood fibre");
-        String two = "/mix?name0=leaf+mould&water0=60&price0=9&name1=rice+hulls&water1=20&price1=5&low_water=";
-        assertThat(get(two + "50").body()).contains("75 % leaf mould + 25 % rice hulls");
-        assertThat(get(two + "70").body()).contains("No mix does this: Water held after draining rules it out");
-        HttpResponse<String> odd = get("/mix?name0=a+%2B+b%2C+c&water0=60&low_water=50");
-        assertThat(odd.statusCode()).isEqualTo(200);
-    }
-
-    @Test
     void thePotsAreDrawnForAnySlider() throws Exception {
         for (String query : new String[] {
             "depth=4&texture=0&gravel=8", "depth=30&texture=100&gravel=0", "depth=NaN&texture=-9&gravel=1e9"
