@@ -77,7 +77,14 @@ public record DesignPage(
 
     /** A part of the batch, in the order of mixing. */
     public record BatchLine(
-            String name, String share, String volume, String us, String mass, String perContainer, String how) {}
+            String name,
+            String share,
+            String volume,
+            String volumeUs,
+            String mass,
+            String massUs,
+            String perContainer,
+            String how) {}
 
     static DesignPage of(
             DesignForm form,
@@ -217,9 +224,11 @@ public record DesignPage(
                         Decimals.significant(line.looseMl() / 1000, 3) + " L",
                         UsMeasures.words(line.looseMl(), UnitOfMeasure.MILLILITRE),
                         line.massG().isPresent()
-                                ? Decimals.significant(line.massG().getAsDouble() / 1000, 3) + " kg · "
-                                        + UsMeasures.words(line.massG().getAsDouble(), UnitOfMeasure.GRAM)
-                                : "weight not known",
+                                ? Decimals.significant(line.massG().getAsDouble() / 1000, 3) + " kg"
+                                : "not known",
+                        line.massG().isPresent()
+                                ? UsMeasures.words(line.massG().getAsDouble(), UnitOfMeasure.GRAM)
+                                : "",
                         Decimals.significant(batch.looseIn(line, form.containerMl()), 3) + " mL",
                         line.how()))
                 .toList();

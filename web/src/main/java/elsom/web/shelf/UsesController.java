@@ -198,6 +198,10 @@ class UsesController {
         } else {
             problems.add("The depth: from 1 to 100 cm. Accepted: 10 cm, 4 in.");
         }
+        String name = typed.getOrDefault("name", before.name()).strip();
+        if (name.isEmpty()) {
+            problems.add("A use has a name. Accepted: window boxes.");
+        }
         List<UseBound> bounds = new ArrayList<>();
         for (Property property : Property.values()) {
             bound(property, typed, problems).ifPresent(bounds::add);
@@ -206,7 +210,6 @@ class UsesController {
             return Optional.empty();
         }
         try {
-            String name = text(typed, "name");
             String code = before.code().equals(NEW)
                     ? Use.codeFor(name, uses.all().stream().map(Use::code).toList())
                     : before.code();
