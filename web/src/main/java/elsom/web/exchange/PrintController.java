@@ -1,5 +1,6 @@
 package elsom.web.exchange;
 
+import elsom.core.mix.Quarantine;
 import elsom.core.plan.Plan;
 import elsom.core.protocol.water.WaterKinds;
 import elsom.core.quantity.Decimals;
@@ -12,12 +13,15 @@ import elsom.core.trial.TrialRecord;
 import elsom.web.findings.WorkedOut;
 import elsom.web.platform.Refusal;
 import elsom.web.trial.Plans;
+import elsom.web.trial.Quarantines;
 import elsom.web.trial.Trials;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -36,9 +40,11 @@ class PrintController {
     private final Trials trials;
     private final Plans plans;
     private final WorkedOut workedOut;
+    private final Quarantines quarantines;
     private final Clock clock;
 
-    PrintController(Trials trials, Plans plans, WorkedOut workedOut, Clock clock) {
+    PrintController(Trials trials, Plans plans, WorkedOut workedOut, Quarantines quarantines, Clock clock) {
+        this.quarantines = quarantines;
         this.trials = trials;
         this.plans = plans;
         this.workedOut = workedOut;
@@ -73,16 +79,30 @@ class PrintController {
         Optional<Findings> findings = record.readings().isEmpty()
                 ? Optional.empty()
                 : Optional.of(workedOut.of(trials.key(new TrialId(trial)), OptionalInt.empty()));
+        List<Quarantine> kept = quarantines.of(plan);
         List<LabelsPdf.Label> labels = shown.benchOrder().stream()
                 .map(unit -> new LabelsPdf.Label(
                         unit.code().value(),
                         shown.treatment(unit).texture(),
                         Texture.Weave.forTreatment(unit.treatment()),
                         names && !blind ? shown.treatment(unit).name() : "",
-                        refill(findings, unit),
+                        Stream.of(blind ? "" : apart(plan, unit, kept), refill(findings, unit))
+                                .filter(note -> !note.isEmpty())
+                                .collect(Collectors.joining(" · ")),
                         address(UnitLinkController.path(trial, unit.code()))))
                 .toList();
         return Downloads.of(MediaType.APPLICATION_PDF, "trial-" + trial + "-labels.pdf", LabelsPdf.of(labels, sheet));
+    }
+
+    /** "quarantine: GW-32" where a unit holds a lot that is kept apart. */
+    private static String apart(Plan plan, ExperimentalUnit unit, List<Quarantine> kept) {
+        String mix = plan.treatments().all().get(unit.treatment() - 1).mix();
+        return kept.stream()
+                .map(Quarantine::lot)
+                .filter(lot -> Quarantine.holds(mix, lot))
+                .findFirst()
+                .map(lot -> "quarantine: " + lot)
+                .orElse("");
     }
 
     /** "water below 312 g" where the refill weight is known. */

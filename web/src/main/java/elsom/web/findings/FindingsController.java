@@ -32,6 +32,7 @@ class FindingsController {
     private final Plans plans;
     private final WorkedOut workedOut;
     private final Quarantines quarantines;
+    private final AskedFurther further;
     private final ShelfLearning learning;
     private final Clock clock;
 
@@ -40,12 +41,14 @@ class FindingsController {
             Plans plans,
             WorkedOut workedOut,
             Quarantines quarantines,
+            AskedFurther further,
             ShelfLearning learning,
             Clock clock) {
         this.trials = trials;
         this.plans = plans;
         this.workedOut = workedOut;
         this.quarantines = quarantines;
+        this.further = further;
         this.learning = learning;
         this.clock = clock;
     }
@@ -65,7 +68,8 @@ class FindingsController {
         withBench(trial, bench);
         Findings findings = findings(record, at);
         model.addAttribute(
-                "lots", LotNotice.of(findings, quarantines.all(), record.trial().zone()));
+                "lots",
+                LotNotice.of(findings, quarantines.all(), record.trial().zone(), lot -> further.of(record, lot)));
         model.addAttribute(
                 "media",
                 learning.learned(record, findings).stream().map(Lot::name).toList());

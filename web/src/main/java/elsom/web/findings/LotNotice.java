@@ -12,6 +12,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 
 /**
  * What is to be done about a lot that injures.
@@ -22,6 +23,7 @@ import java.util.UUID;
  * @param next the test that would part the likeliest causes; empty for none
  * @param how to do it; may be empty
  * @param plannable whether it is a trial, and not a meter's reading
+ * @param further later trials that asked on
  */
 public record LotNotice(
         String lot,
@@ -33,9 +35,14 @@ public record LotNotice(
         String next,
         String how,
         boolean plannable,
+        List<AskedFurther.Further> further,
         UUID token) {
 
-    static List<LotNotice> of(Findings findings, List<Quarantine> quarantines, ZoneId zone) {
+    static List<LotNotice> of(
+            Findings findings,
+            List<Quarantine> quarantines,
+            ZoneId zone,
+            Function<String, List<AskedFurther.Further>> further) {
         return findings.sections(Section.Diagnosed.class).stream()
                 .map(Section.Diagnosed::result)
                 .filter(BioassayResult::injurious)
@@ -44,11 +51,13 @@ public record LotNotice(
                         quarantines.stream()
                                 .filter(one -> one.stands() && one.lot().equalsIgnoreCase(result.lot()))
                                 .findFirst(),
-                        zone))
+                        zone,
+                        further.apply(result.lot())))
                 .toList();
     }
 
-    private static LotNotice of(BioassayResult result, Optional<Quarantine> kept, ZoneId zone) {
+    private static LotNotice of(
+            BioassayResult result, Optional<Quarantine> kept, ZoneId zone, List<AskedFurther.Further> further) {
         Optional<NextTest> next = result.next();
         return new LotNotice(
                 result.lot(),
@@ -66,6 +75,7 @@ public record LotNotice(
                 next.map(NextTest::words).map(LotNotice::upper).orElse(""),
                 next.flatMap(NextTest::remedy).map(Remedy::how).orElse(""),
                 next.filter(test -> test != NextTest.EC && test != NextTest.PH).isPresent(),
+                further,
                 UUID.randomUUID());
     }
 

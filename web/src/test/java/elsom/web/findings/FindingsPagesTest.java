@@ -231,7 +231,8 @@ class FindingsPagesTest {
         LotNotice open = LotNotice.of(
                         bioassay.found(),
                         List.of(),
-                        GrowthPlan.plan().schedule().zone())
+                        GrowthPlan.plan().schedule().zone(),
+                        lot -> List.of())
                 .get(0);
         assertThat(open.kept()).isFalse();
         assertThat(open.reason()).isEqualTo("injured pea; auxin-type weedkiller residue is likely");
@@ -240,14 +241,16 @@ class FindingsPagesTest {
         LotNotice closed = LotNotice.of(
                         bioassay.found(),
                         List.of(kept),
-                        GrowthPlan.plan().schedule().zone())
+                        GrowthPlan.plan().schedule().zone(),
+                        lot -> List.of(new AskedFurther.Further("/trials/9", "With charcoal?", lot)))
                 .get(0);
         assertThat(closed.kept()).isTrue();
         assertThat(closed.goneTo()).isEqualTo("the herb beds");
+        assertThat(closed.further()).extracting(AskedFurther.Further::says).containsExactly("GW-32");
         ABioassay clean =
                 ABioassay.of(ABioassay.LOT).scored((treatment, days, replicate) -> String.valueOf(replicate % 2));
         assertThat(LotNotice.of(
-                        clean.found(), List.of(), GrowthPlan.plan().schedule().zone()))
+                        clean.found(), List.of(), GrowthPlan.plan().schedule().zone(), lot -> List.of()))
                 .isEmpty();
     }
 

@@ -199,6 +199,19 @@ class LotPagesIT {
     }
 
     @Test
+    void aTrialSaysWhatAskedOnAboutItsLotSoThatNoTestIsOfferedTwice() throws Exception {
+        TrialRecord residue = asking("Does GW-32 carry weedkiller?");
+        TrialRecord pair = asking("Does charcoal take the harm out of GW-32?");
+        String page = new Web(port)
+                .get("/trials/" + residue.trial().id().value() + "/findings")
+                .body();
+        assertThat(page)
+                .contains(
+                        "Asked further", "/trials/" + pair.trial().id().value() + "/findings", "Plan it nevertheless");
+        assertThat(page).doesNotContain("Plan this test");
+    }
+
+    @Test
     void anotherTableIsUsedAtOnceAndABrokenOneIsRefusedWhole() throws Exception {
         TrialRecord residue = asking("Does GW-32 carry weedkiller?");
         String head = table.current().csv().lines().findFirst().orElseThrow();
