@@ -116,7 +116,7 @@ public final class OneWay {
     /** Without assuming equal variances (Welch 1951). */
     public Outcome<FTest> welch() {
         if (groups.stream().anyMatch(group -> group.n() < 2 || !(group.variance() > 0))) {
-            return Outcome.notEstimable("A group without scatter has no weight in this test");
+            return Outcome.notEstimable("A group without scatter can't be compared by this test");
         }
         double weights = 0;
         double weighted = 0;

@@ -6,8 +6,16 @@ public enum MishapKind {
     SPILLED("Spilled medium", false),
     FLOATED("Floated, would not wet", false),
     DRIED_OUT("Dried out", false),
+    WATERLOGGED("Waterlogged", false),
     KNOCKED("Knocked or moved", false),
+    PEST("Pest", false),
+    MOULD("Mould", false),
+    HEAT("Too hot", false),
     MISSED("Look missed or late", false),
+    FED("Fed by mistake", false),
+    SWAPPED("Swapped", false),
+    LABEL_LOST("Label lost", false),
+    ENDED("Ended early", true),
     OTHER("Something else", false);
 
     private final String label;

@@ -1,6 +1,7 @@
 package elsom.core.trial;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
@@ -69,5 +70,40 @@ class TypedReadingTest {
                         null)
                 .counted(0, 8);
         assertThat(uncounted.counting()).isEqualTo(Counting.SINGLE);
+    }
+
+    private static final Endpoint GREENS =
+            Endpoint.single(new EndpointCode("fresh"), "Fresh weight", UnitOfMeasure.GRAM, 0, 5000, 1);
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "bowl + greens 212, bowl 130 | 82",
+                "bowl 130, bowl + greens 212 | 82",
+                "212 - 130 | 82",
+                "212,5 g less 130,5 g | 82",
+                "0.5 kg minus 120 g | 380",
+                "pot and roots 88; pot 31.5 | 56.5",
+                "82 | 82"
+            })
+    void aTotalIsTakenWithoutWhatItStoodIn(String text, double grams) {
+        assertThat(TypedReading.of(text, GREENS)).isInstanceOfSatisfying(Typed.Understood.class, typed -> {
+            assertThat(typed.stored().value()).isCloseTo(grams, within(1e-9));
+            assertThat(typed.text()).isEqualTo(text);
+        });
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {"130 - 212 | The empty one", "212, 130, 20 | ", "48,5 g | =48.5", "-4 | can't be"})
+    void aTareAboveItsTotalIsNoWeight(String text, String said) {
+        Typed typed = TypedReading.of(text, GREENS);
+        if (said != null && said.startsWith("=")) {
+            assertThat(((Typed.Understood) typed).stored().value()).isEqualTo(Double.parseDouble(said.substring(1)));
+        } else {
+            assertThat(((Typed.Refused) typed).message()).contains(said == null ? "" : said);
+        }
     }
 }

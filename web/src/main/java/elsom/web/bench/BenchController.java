@@ -122,6 +122,16 @@ class BenchController {
                 .orElseThrow(() -> missing(trial, "endpoint " + endpoint));
     }
 
+    /** What other stations read since; no content when nothing. */
+    @GetMapping("/changes")
+    @ResponseBody
+    ResponseEntity<Changes> changes(@PathVariable long trial, @RequestParam int look, @RequestParam long since) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        Look shown = record.look(look).orElseThrow(() -> missing(trial, "look " + look));
+        Changes changes = Changes.of(record, shown, since);
+        return changes.seen() == since ? ResponseEntity.noContent().build() : ResponseEntity.ok(changes);
+    }
+
     @PostMapping("/readings")
     @ResponseBody
     ResponseEntity<EntryAnswer> enter(@PathVariable long trial, @Valid EntryForm form, Station station) {
@@ -149,12 +159,13 @@ class BenchController {
             @PathVariable long trial,
             @RequestParam MishapKind kind,
             @RequestParam(defaultValue = "") String note,
-            @RequestParam String unit,
+            @RequestParam("unit") List<String> units,
             @RequestParam int look,
             @RequestParam UUID token,
             Station station) {
         TrialRecord record = trials.snapshot(new TrialId(trial));
-        UnitCode code = unit(record, unit);
+        List<UnitCode> codes =
+                units.stream().map(unit -> unit(record, unit)).distinct().toList();
         Look during = record.look(look).orElseThrow(() -> missing(trial, "look " + look));
         if (note.strip().length() > Mishap.LONGEST_NOTE) {
             throw new Refusal("A note has at most " + Mishap.LONGEST_NOTE + " characters; this one has "
@@ -162,9 +173,8 @@ class BenchController {
         }
         Instant now = clock.instant();
         Instant happenedAt = LookTiming.likely(record, during, now).at(record, during, now);
-        logbook.note(
-                record.trial().id(), kind, note.strip(), List.of(code), look, happenedAt, station.signature(), token);
-        return "redirect:/trials/" + trial + "/bench?look=" + look + (kind.endsUnit() ? "" : "&unit=" + code);
+        logbook.note(record.trial().id(), kind, note.strip(), codes, look, happenedAt, station.signature(), token);
+        return "redirect:/trials/" + trial + "/bench?look=" + look + (kind.endsUnit() ? "" : "&unit=" + codes.get(0));
     }
 
     @PostMapping("/mishaps/{mishap}/withdraw")

@@ -25,8 +25,12 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
-/** What the bench's script knows: the observations of one look in the order they are walked. */
-record BenchData(long trial, int look, String lookName, String timing, String start, List<Task> tasks) {
+/**
+ * What the bench's script knows: the observations of one look in the order they are walked.
+ *
+ * @param seen the number of the last reading that is known here
+ */
+record BenchData(long trial, int look, String lookName, String timing, String start, long seen, List<Task> tasks) {
     private static final int MOST_EARLIER = 2;
 
     /**
@@ -84,7 +88,16 @@ record BenchData(long trial, int look, String lookName, String timing, String st
                         .toList())
                 .orElse(tasks);
         Task start = here.stream().filter(Task::open).findFirst().orElse(here.get(0));
-        return new BenchData(record.trial().id().value(), look.number(), look.name(), timing, start.key(), tasks);
+        return new BenchData(
+                record.trial().id().value(), look.number(), look.name(), timing, start.key(), lastOf(record), tasks);
+    }
+
+    /** The number of the last reading. */
+    static long lastOf(TrialRecord record) {
+        return record.readings().stream()
+                .mapToLong(reading -> reading.id().value())
+                .max()
+                .orElse(0);
     }
 
     /** The unit at which the walk starts. */

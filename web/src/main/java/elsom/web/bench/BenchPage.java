@@ -45,6 +45,7 @@ record BenchPage(
         List<ScaleFault> scaleFaults,
         ScaleFault scaleFault,
         boolean weighs,
+        boolean walks,
         List<SeedlingPart> parts) {
 
     /** Something that went wrong, and whether it can still be taken back. */
@@ -98,6 +99,7 @@ record BenchPage(
                 scaleFault,
                 look.endpoints().stream()
                         .anyMatch(code -> record.endpoint(code).unit().dimension() == Dimension.MASS),
+                look.endpoints().size() > 1,
                 look.endpoints().stream().anyMatch(code -> record.endpoint(code).takesSymptoms())
                         ? List.of(SeedlingPart.values())
                         : List.of());

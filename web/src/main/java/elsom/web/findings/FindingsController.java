@@ -111,7 +111,7 @@ class FindingsController {
     private TrialRecord withBench(long trial, int bench) {
         TrialRecord record = trials.snapshot(new TrialId(trial));
         if (bench < 1 || bench > record.benches().size()) {
-            throw missing(trial, "place " + bench);
+            throw missing(trial, "bench " + bench);
         }
         if (closed(record).isPresent()) {
             throw new Refusal("There are no findings to see yet.");

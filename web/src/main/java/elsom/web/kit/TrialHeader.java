@@ -19,7 +19,7 @@ public record TrialHeader(
     public enum Step {
         QUESTION("Question", ""),
         PLAN("Plan", "/plan"),
-        BENCH("Bench", "/bench"),
+        BENCH("Measure", "/bench"),
         FINDINGS("Findings", "/findings"),
         REPORT("Report", "/report");
 
@@ -81,7 +81,7 @@ public record TrialHeader(
         int replicates =
                 record.units().stream().mapToInt(unit -> unit.replicate()).max().orElse(0);
         String places =
-                record.benches().size() < 2 ? "" : " · in " + record.benches().size() + " places";
+                record.benches().size() < 2 ? "" : " · on " + record.benches().size() + " benches";
         String size = record.trial().blind() && record.trial().started()
                 ? record.units().size() + " units, codes only"
                 : record.treatments().size() + " treatments" + (replicates == 0 ? "" : " × " + replicates) + places;

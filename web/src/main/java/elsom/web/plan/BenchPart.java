@@ -124,7 +124,7 @@ final class BenchPart implements Part {
                 continue;
             }
             if (!names.add(name.toLowerCase(Locale.ROOT))) {
-                problems.add(Form.name(SITES, i, "name"), "Two places are called “" + name + "”. Name one otherwise.");
+                problems.add(Form.name(SITES, i, "name"), "Two benches are called “" + name + "”. Name one otherwise.");
             }
             sites.add(site(form, i, name, problems));
         }

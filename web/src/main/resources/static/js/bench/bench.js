@@ -1,13 +1,19 @@
 // Measuring unit by unit. The server understands, judges and keeps; this walks, shows, and never loses what was typed.
 
-import { typing } from '../kit/frame.js';
 import { newToken, post } from '../kit/sending.js';
+import { Asking } from './asking.js';
 import { Drafts } from './drafts.js';
-import { mishapDialog } from './mishap.js';
-import { Outbox } from './outbox.js';
+import { drawHistory } from './history.js';
+import { listenForKeys } from './keys.js';
+import { Live } from './live.js';
+import { UnitMap, faceText } from './map.js';
+import { Outbox, waitingWords } from './outbox.js';
 import { Picker } from './picker.js';
 import { Scale } from './scale.js';
+import { several } from './several.js';
 import { Understanding } from './understanding.js';
+import { inOrder } from './walk.js';
+import { wentWrong } from './wrong.js';
 
 const PATIENCE_MS = 1500;
 
@@ -26,42 +32,24 @@ let keepOdd = ''; // the text that was already asked about
 let busy = false;
 let ahead = ''; // what is typed for the next unit while this one is being saved
 
+const asking = new Asking(at('asked'));
+const map = new UnitMap(root.querySelector('.maps'), goToUnit);
 const picker = at('picker') ? new Picker(at('picker'), picked) : null;
 const outbox = new Outbox(`${base}/readings`, `elsom-outbox-${data.trial}`, arrived, netState);
 const current = () => data.tasks[index];
 
 // ---- showing ----
 
-function cellOf(task) {
-  return root.querySelector(`.unit[data-unit="${task.code}"]`);
-}
-
-/** The one reading of a unit, or how many of several are done. */
-function faceText(code) {
-  const tasks = data.tasks.filter((task) => task.code === code);
-  const read = tasks.filter((task) => task.current);
-  if (!read.length) return '';
-  return tasks.length === 1 ? read[0].current.value.replace(/ (?:g|points?)(?:,.*)?$/, '') : `${read.length} of ${tasks.filter((task) => task.possible).length}`;
-}
+const tasksOf = (code) => data.tasks.filter((task) => task.code === code);
+const waits = (task) => outbox.read().some((entry) => entry.key === task.key && entry.look === data.look);
 
 function paint(task) {
-  const cell = cellOf(task);
-  const waiting = outbox.read().some((entry) => entry.key === task.key && entry.look === data.look);
-  const here = task.code === current().code;
-  cell.classList.toggle('now', here);
-  cell.classList.toggle('lost', !here && task.lost > 0);
-  cell.classList.toggle('done', !here && Boolean(task.current));
-  cell.classList.toggle('todo', !here && !task.current && !waiting && !task.lost);
-  cell.classList.toggle('waiting', waiting);
-  cell.classList.toggle('odd', Boolean(task.odd));
-  cell.setAttribute('tabindex', here ? '0' : '-1');
-  const face = faceText(task.code);
-  cell.querySelector('text.face').textContent = waiting ? 'waits' : here && !face ? 'now' : face;
-  cell.classList.toggle('bare', !face && !here && !waiting);
-  cell.setAttribute('aria-label', `${task.code}, ${task.treatmentName}${here ? ', measuring now' : ''}${face ? `, ${face}` : task.lost ? ', lost' : ', to do'}`);
+  const tasks = tasksOf(task.code);
+  map.paint(task, faceText(tasks), task.code === current().code, tasks.some(waits));
 }
 
-function show() {
+/** @param {boolean} walked whether somebody came here by measuring: a page that opens leaves the focus at its start */
+function show(walked = true) {
   const task = current();
   at('unit-place').textContent = task.place;
   at('unit-code').textContent = task.code;
@@ -75,27 +63,28 @@ function show() {
   field.setAttribute('aria-label', `${task.endpointName}, ${task.code}`);
   at('back').disabled = index === 0;
   instrument = 'HAND';
-  keepOdd = task.odd ? field.value : '';
-  ask(task.odd ?? '', false);
-  showHistory(task);
+  keepOdd = task.odd && !task.stale ? field.value : '';
+  askAgain(task);
+  drawHistory(at('history'), task.history);
   showWhy();
   const next = nextIndex();
   const after = next === null ? null : data.tasks[next];
   at('save').textContent = !after ? 'Save' : `Save and go to ${after.code === task.code ? after.endpointName : after.code}`;
   understood('', true);
-  pick(task);
+  pick(task, walked);
   // A finger picks; the keyboard of a phone would only cover what it picks from.
-  if (!task.plant || !matchMedia('(pointer: coarse)').matches) {
+  if (walked && (!task.plant || !matchMedia('(pointer: coarse)').matches)) {
     field.focus({ preventScroll: Boolean(task.plant) });
     field.select();
   }
+  map.reveal(task.code);
 }
 
 /** Scores with symptoms are picked; a count of all is one button. */
-function pick(task) {
+function pick(task, walked) {
   if (task.plant) {
     picker.show(task.plant, field.value);
-    if (matchMedia('(max-width: 600px)').matches && !at('station-name')) root.querySelector('.unit-line').scrollIntoView({ block: 'start' });
+    if (walked && matchMedia('(max-width: 600px)').matches) root.querySelector('.unit-line').scrollIntoView({ block: 'start' });
   } else {
     picker?.hide();
   }
@@ -110,31 +99,36 @@ function picked(text, chosen) {
   if (chosen) save();
 }
 
-function showHistory(task) {
-  const list = at('history').querySelector('ul');
-  list.replaceChildren(
-    ...task.history.map((one) => {
-      const item = document.createElement('li');
-      const value = document.createElement('b');
-      value.textContent = one.text;
-      item.classList.toggle('stands', one.stands);
-      item.append(value, ` ${one.when}, ${one.station}${one.reason ? ` · ${one.reason}` : ''}`);
-      return item;
-    }),
-  );
-  at('history').hidden = task.history.length === 0;
-}
-
-function showWhy() {
+function showWhy(asked = false) {
   const task = current();
-  at('why').hidden = !task.current || field.value.trim() === task.current.text;
+  at('why').hidden = !task.current || (!asked && field.value.trim() === task.current.text);
 }
 
-function ask(text, bad) {
-  const box = at('asked');
-  box.hidden = !text;
-  box.textContent = text;
-  box.classList.toggle('bad', bad);
+function ask(text, bad, answers) {
+  asking.ask(text, bad, answers);
+}
+
+const again = { label: 'Type it again', act: () => { field.focus(); field.select(); } };
+
+/** What is open about a reading is asked again whenever its unit is come to. */
+function askAgain(task) {
+  if (task.stale) {
+    ask(task.odd, true, [{ label: 'Put mine in its place', act: save }, { label: `Keep ${task.current?.value ?? 'it empty'}`, act: keepTheirs }]);
+  } else if (task.odd && task.current && task.odd.startsWith('Saved')) {
+    ask(task.odd, false, [{ label: `Keep ${task.current.value} and go on`, act: save }, again]);
+  } else {
+    ask(task.odd ?? '', Boolean(task.odd));
+  }
+}
+
+/** The other station's reading stands; what was typed here is let go. */
+function keepTheirs() {
+  const task = current();
+  task.stale = false;
+  task.odd = undefined;
+  drafts.keep(task.key, '');
+  field.value = task.current?.text ?? '';
+  advance(`${task.code} ${task.current?.value ?? 'nothing'} kept`);
 }
 
 function understood(text, good) {
@@ -143,17 +137,16 @@ function understood(text, good) {
 }
 
 function netState(waiting, failing) {
-  const net = at('net');
-  net.hidden = !(waiting && failing);
-  net.textContent = outbox.reason
-    || `No connection. ${waiting === 1 ? 'One reading waits' : `${waiting} readings wait`} on this device and ${waiting === 1 ? 'is' : 'are'} sent as soon as it is back. Go on measuring.`;
+  at('net').hidden = !(waiting && failing);
+  at('net-says').textContent = outbox.reason || waitingWords(waiting);
+  at('net-queue').textContent = outbox.read().map((entry) => `${entry.unit} ${entry.text}`).join(' · ');
   data.tasks.forEach(paint);
 }
 
 // ---- walking ----
 
 function wants(task) {
-  return !task.lost && task.possible && !task.current && !outbox.read().some((entry) => entry.key === task.key && entry.look === data.look);
+  return !task.lost && task.possible && !task.current && !waits(task);
 }
 
 /** The next task without a reading, round the shelf; else simply the next; null at the end of a finished round. */
@@ -162,6 +155,11 @@ function nextIndex() {
   const open = order.find((candidate) => wants(data.tasks[candidate]));
   if (open !== undefined) return open;
   return index + 1 < data.tasks.length ? index + 1 : null;
+}
+
+function goToUnit(code) {
+  const to = data.tasks.findIndex((task) => task.code === code && wants(task));
+  go(to >= 0 ? to : data.tasks.findIndex((task) => task.code === code));
 }
 
 function go(to) {
@@ -179,36 +177,52 @@ async function save() {
   const text = field.value.trim();
   if (busy) return;
   if (!text) {
-    ask('Nothing is typed. Type the number, or press s for the scale.', true);
+    ask('Nothing is typed. Type the number.', true);
     return;
   }
   if ((task.current && text === task.current.text && !task.stale) || text === keepOdd) {
     task.odd = undefined;
     drafts.keep(task.key, '');
-    advance();
+    advance(task.current ? `${task.code} ${task.current.value} kept` : '');
+    return;
+  }
+  const { parts, problem } = several(text, data.tasks.filter((one) => one.code === task.code && one.endpoint === task.endpoint && one.sub >= task.sub));
+  if (problem) {
+    ask(problem, true);
     return;
   }
   wait(true);
   understanding.drop();
   drafts.keep(task.key, text);
-  const entry = {
+  let answer = null;
+  for (const { task: one, text: its } of parts) {
+    answer = await outbox.add(entryOf(one, its), PATIENCE_MS);
+    if (refused(answer)) break;
+  }
+  wait(false);
+  if (!answer) drafts.keep(task.key, '');
+  if (refused(answer)) {
+    if (ahead) asking.add(`You had begun to type ${ahead} for the next one.`);
+    // Selected, so that a number replaces it and a letter is an order again.
+    field.focus();
+    field.select();
+    return;
+  }
+  const typedAhead = ahead;
+  const last = parts[parts.length - 1].task;
+  index = data.tasks.indexOf(last);
+  advance(`${task.code} ${parts.map((part) => part.task.current?.value ?? part.text).join(', ')} ${answer ? 'saved' : 'waits for the connection'}`);
+  if (typedAhead) retype(typedAhead);
+}
+
+const refused = (answer) => answer && !(answer.status === 200 && answer.body.status === 'SAVED');
+
+function entryOf(task, text) {
+  return {
     key: task.key, unit: task.code, look: data.look, endpoint: task.endpoint, sub: task.sub, text,
     replaces: task.current?.id ?? null, reason: task.current ? at('reason').value : null,
     timing: data.timing, instrument, token: newToken(), typedAt: Date.now(),
   };
-  const answer = await outbox.add(entry, PATIENCE_MS);
-  wait(false);
-  if (!answer) drafts.keep(task.key, '');
-  if (!answer || (answer.status === 200 && answer.body.status === 'SAVED')) {
-    const typedAhead = ahead;
-    advance();
-    if (typedAhead) retype(typedAhead);
-  } else {
-    if (ahead) at('asked').append(` You had begun to type ${ahead} for the next one.`);
-    // Selected, so that a number replaces it and a letter is an order again.
-    field.focus();
-    field.select();
-  }
 }
 
 /** While an answer is awaited the field holds still, and what is typed is meant for the next unit. */
@@ -224,7 +238,8 @@ function retype(text) {
   field.dispatchEvent(new Event('input'));
 }
 
-function advance() {
+/** On to the next, saying aloud what became of this one. */
+function advance(what = '') {
   const next = nextIndex();
   if (next === null) {
     show();
@@ -232,6 +247,7 @@ function advance() {
   } else {
     go(next);
   }
+  if (what) at('said').textContent = `${what}${next === null ? '' : `; next ${data.tasks[next].code}`}`;
 }
 
 /** What can be read of a unit changes with its counts. */
@@ -256,8 +272,8 @@ function arrived(entry, { status, body }) {
     drafts.keep(task.key, '');
     if (here && task.odd) {
       keepOdd = entry.text;
-      ask(`${task.odd} Enter keeps it and goes on; or type it again.`, false);
-      showHistory(task);
+      askAgain(task);
+      drawHistory(at('history'), task.history);
       showWhy();
     }
   } else {
@@ -269,8 +285,9 @@ function arrived(entry, { status, body }) {
     }
     task.odd = `${entry.text}: ${body.message || 'not saved'}`;
     if (here) {
-      ask(body.message || 'It was not saved.', true);
-      showHistory(task);
+      if (task.stale) task.odd = body.message;
+      askAgain(task);
+      drawHistory(at('history'), task.history);
     }
   }
   if (body.expected) {
@@ -329,72 +346,73 @@ at('all-of-them').addEventListener('click', () => picked(String(current().among)
 at('back').addEventListener('click', () => index > 0 && go(index - 1));
 at('undo').addEventListener('click', undo);
 
-root.querySelectorAll('.unit').forEach((cell) => {
-  cell.addEventListener('click', (event) => {
-    event.preventDefault();
-    const to = data.tasks.findIndex((task) => task.code === cell.dataset.unit);
-    if (to >= 0) go(to);
-  });
-});
-
 // ---- the scale ----
 
 const scale = at('take')
   ? new Scale(() => ({ trial: data.trial, unit: current().code, look: data.look, endpoint: current().endpoint }))
   : null;
 
+/** A weight in the place of one that stands is asked about first. */
 async function takeFromScale() {
   const task = current();
   const shown = await scale.take();
-  if (shown && task === current()) {
-    field.value = shown;
-    instrument = 'SCALE';
-    showWhy();
-    await save();
+  if (!shown || task !== current()) return;
+  if (task.current && shown !== task.current.text) {
+    ask(`${task.code} has ${task.current.value}. The scale shows ${shown}.`, false, [
+      { label: `Put ${shown} in its place`, act: () => fromScale(shown) },
+      { label: `Keep ${task.current.value}`, act: () => { ask(''); field.focus(); field.select(); } },
+    ]);
+    showWhy(true);
+    return;
   }
+  await fromScale(shown);
+}
+
+async function fromScale(shown) {
+  field.value = shown;
+  instrument = 'SCALE';
+  showWhy();
+  await save();
 }
 at('take')?.addEventListener('click', takeFromScale);
 
-const openMishap = mishapDialog(() => current().code, (lost) => `${base}?look=${data.look}${lost ? '' : `&unit=${current().code}`}`);
+const openWrong = wentWrong(map, () => current().code, (ends) => `${base}?look=${data.look}${ends ? '' : `&unit=${current().code}`}`);
 
-// ---- keys ----
+listenForKeys(field, {
+  busy: () => busy,
+  typedAhead: (change) => { ahead = change(ahead); },
+  back: () => index > 0 && go(index - 1),
+  letters: { s: scale && takeFromScale, t: scale && (() => scale.tare()), u: undo, k: openWrong },
+});
 
-const letters = {
-  s: takeFromScale,
-  t: () => scale?.tare(),
-  u: undo,
-  l: () => openMishap('LOST'),
-  k: () => openMishap('OTHER'),
-};
+// ---- others at the same trial ----
 
-document.addEventListener('keydown', (event) => {
-  if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector('dialog[open]')) return;
-  if (typing(event.target) && event.target !== field) return;
-  if (busy) {
-    if (/^[0-9.,]$/.test(event.key)) ahead += event.key;
-    if (event.key === 'Backspace') ahead = ahead.slice(0, -1);
-    event.preventDefault();
-    return;
+new Live(`${base}/changes`, data, ({ key, station, ...news }) => {
+  const task = byKey.get(key);
+  if (!task || waits(task) || news.current?.id === task.current?.id) return;
+  const mine = task === current() && field.value.trim();
+  Object.assign(task, news, { odd: undefined, stale: false });
+  if (mine && mine !== news.current?.text && !(busy)) {
+    task.stale = true;
+    task.odd = `Meanwhile ${station} has ${news.current ? news.current.value : 'nothing'} here. Yours, ${mine}, is still in the field.`;
+    askAgain(task);
+  } else if (task === current() && !busy) {
+    field.value = news.current?.text ?? '';
+    understood(news.current ? `${station}: ${news.current.value}` : '', true);
   }
-  if (event.key === 'Enter' && event.shiftKey) {
-    event.preventDefault();
-    if (index > 0) go(index - 1);
-    return;
-  }
-  // A letter is an order unless it continues a number: "48 lb" stays text.
-  const act = letters[event.key];
-  const startsFresh = event.target !== field || !field.value || (field.selectionStart === 0 && field.selectionEnd === field.value.length);
-  if (act && startsFresh) {
-    if ((event.key === 's' || event.key === 't') && !scale) return;
-    event.preventDefault();
-    act();
-  }
+  if (task === current()) drawHistory(at('history'), task.history);
+  paint(task);
+}, (done) => { at('done').textContent = done; });
+
+// ---- the order of walking ----
+
+at('walk')?.addEventListener('change', (event) => {
+  const here = current();
+  data.tasks = inOrder(data.tasks, event.target.value === 'endpoint');
+  index = data.tasks.indexOf(here);
+  show();
 });
 
 data.tasks.forEach(paint);
-show();
-if (at('station-name')) {
-  at('station-name').focus();
-  at('station-name').select();
-}
+show(false);
 outbox.flush();

@@ -12,6 +12,11 @@ export function reasonToWait({ status, body }) {
   return status === DISK_FULL ? `${body.message} What waits on this device is sent then.` : '';
 }
 
+/** What is told while readings wait here. */
+export function waitingWords(waiting) {
+  return `No connection. ${waiting === 1 ? 'One reading waits' : `${waiting} readings wait`} on this device and ${waiting === 1 ? 'is' : 'are'} sent as soon as it is back. Go on measuring.`;
+}
+
 export class Outbox {
   /**
    * @param {string} url where readings go

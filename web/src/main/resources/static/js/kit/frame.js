@@ -23,9 +23,25 @@ document.addEventListener('click', (event) => {
   if (event.target.closest('[data-prints]')) window.print();
 });
 
+const LETTERS_OFF = 'elsom-letters-off';
+
+/** Whether single keys are orders on this device; speech and shaky hands want them off. */
+export function lettersOn() {
+  return localStorage.getItem(LETTERS_OFF) === null;
+}
+
+const letters = document.getElementById('letters');
+letters.checked = lettersOn();
+document.documentElement.classList.toggle('letters-off', !letters.checked);
+letters.addEventListener('change', () => {
+  if (letters.checked) localStorage.removeItem(LETTERS_OFF);
+  else localStorage.setItem(LETTERS_OFF, 'yes');
+  document.documentElement.classList.toggle('letters-off', !letters.checked);
+});
+
 document.addEventListener('keydown', (event) => {
-  if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector('dialog[open]')) return;
-  const inText = typing(event.target) && event.target.id !== 'value';
+  if (event.ctrlKey || event.metaKey || event.altKey || !lettersOn() || document.querySelector('dialog[open]')) return;
+  const inText = typing(event.target);
   if (event.key === '/' && !inText) {
     event.preventDefault();
     document.getElementById('search')?.focus();

@@ -18,7 +18,8 @@ export function newToken() {
 export async function post(url, fields, milliseconds = 8000) {
   const body = new URLSearchParams();
   for (const [name, value] of Object.entries(fields)) {
-    if (value !== null && value !== undefined) body.set(name, String(value));
+    if (Array.isArray(value)) value.forEach((one) => body.append(name, String(one)));
+    else if (value !== null && value !== undefined) body.set(name, String(value));
   }
   const response = await fetch(url, {
     method: 'POST',

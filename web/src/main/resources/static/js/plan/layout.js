@@ -2,6 +2,7 @@
 // and answers how even the bench is now.
 
 import '../kit/frame.js';
+import { STEPS, neighbour, rove, spot } from '../kit/mapkeys.js';
 import { parsed, postForm } from '../kit/partial.js';
 import { MoveQueue } from './moves.js';
 
@@ -35,8 +36,6 @@ export function benchOf(svg) {
     },
   };
 }
-
-const spot = (unit) => ({ row: Number(unit.dataset.row), column: Number(unit.dataset.column) });
 
 /** The form on the page stands on the plan that this move made; on one that somebody else changed too, it does not. */
 export function nextRevision(known, answered) {
@@ -81,11 +80,34 @@ function keep(bench, unit, from, to) {
 function dragging(bench) {
   const { svg } = bench;
   let held = null;
+  let tapped = null;
+  const scaleNow = () => svg.viewBox.baseVal.width / svg.getBoundingClientRect().width;
+  const putDown = (to) => {
+    const unit = tapped;
+    tapped = null;
+    unit.classList.remove('held');
+    if (bench.guarded(to.row, to.column)) moving.textContent = 'A guard unit stands there.';
+    else if (bench.unitAt(to.row, to.column) === unit) moving.textContent = 'It stands where it stood.';
+    else keep(bench, unit, spot(unit), to);
+  };
+  const tap = (unit) => {
+    if (tapped) {
+      putDown(spot(unit));
+      return;
+    }
+    tapped = unit;
+    unit.classList.add('held');
+    moving.textContent = `${unit.dataset.unit} is picked up: tap where it shall stand, or tap it again to leave it.`;
+  };
   svg.addEventListener('pointerdown', (event) => {
     const unit = event.target.closest('[data-unit]');
-    if (!unit || event.button !== 0) return;
-    const box = svg.viewBox.baseVal;
-    const scale = box.width / svg.getBoundingClientRect().width;
+    if (event.button !== 0) return;
+    const scale = scaleNow();
+    if (!unit) {
+      const seen = svg.getBoundingClientRect();
+      if (tapped) putDown(bench.place((event.clientX - seen.left) * scale, (event.clientY - seen.top) * scale));
+      return;
+    }
     held = { unit, from: spot(unit), x: event.clientX, y: event.clientY, scale, moved: false };
     svg.setPointerCapture(event.pointerId);
     event.preventDefault();
@@ -107,8 +129,11 @@ function dragging(bench) {
     if (!held) return;
     const { unit, from, at, moved } = held;
     held = null;
+    if (!moved) {
+      tap(unit);
+      return;
+    }
     unit.classList.remove('held');
-    if (!moved) return;
     const to = bench.place(...at);
     if (bench.guarded(to.row, to.column)) {
       bench.stand(unit, from.row, from.column);
@@ -122,17 +147,11 @@ function dragging(bench) {
   svg.addEventListener('click', (event) => { if (event.target.closest('[data-unit]')) event.preventDefault(); });
 }
 
-const STEPS = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] };
-
 /** One tab stop for the whole map; arrows go from unit to unit, or carry the one that is picked up. */
 function keys(bench) {
   const units = [...bench.svg.querySelectorAll('[data-unit]')];
   units.forEach((unit, i) => unit.setAttribute('tabindex', i ? -1 : 0));
   let carried = null;
-  const focus = (unit) => {
-    units.forEach((one) => one.setAttribute('tabindex', one === unit ? 0 : -1));
-    unit.focus();
-  };
   const show = () => {
     const [x, y] = bench.middle(carried.to.row, carried.to.column);
     carried.unit.setAttribute('transform', `translate(${x.toFixed(1)} ${y.toFixed(1)})`);
@@ -148,14 +167,8 @@ function keys(bench) {
       if (!bench.guarded(row, column)) carried.to = { row, column };
       show();
     } else if (step) {
-      let { row, column } = spot(unit);
-      for (let next = null; !next; ) {
-        row += step[0];
-        column += step[1];
-        if (row < 1 || column < 1 || row > bench.rows || column > bench.columns) break;
-        next = bench.unitAt(row, column);
-        if (next) focus(next);
-      }
+      const next = neighbour(units, spot(unit), step);
+      if (next) rove(units, next);
     } else if (event.key === 'Enter' && !carried) {
       carried = { unit, from: spot(unit), to: spot(unit) };
       unit.classList.add('held');

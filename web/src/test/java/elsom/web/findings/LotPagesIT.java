@@ -89,7 +89,7 @@ class LotPagesIT {
         assertThat(page)
                 .contains("in quarantine since")
                 .contains("two barrows into the herb beds")
-                .contains("Plan this test");
+                .contains("Asked further");
     }
 
     @Test

@@ -42,7 +42,7 @@ public final class DryDownByExposure {
                         "Soak for an hour, drain until no drop falls for a minute.")
                 .holds(
                         "Holds for the weather of those days: write light, warmth and wind down.",
-                        "Each place stood once: light, warmth and wind of a place go together.")
+                        "Each exposure stood once: its light, warmth and wind go together.")
                 .usually(4, LayoutKind.COMPLETELY_RANDOM, 0, 0, 0);
     }
 }

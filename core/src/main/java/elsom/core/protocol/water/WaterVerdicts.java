@@ -73,7 +73,7 @@ final class WaterVerdicts {
         String second = soonest(bench).map(line -> "; " + dryClause(line)).orElse("");
         String change = second.isEmpty()
                 ? "Weigh for longer: none is under its refill weight yet."
-                : "Another week's weather: the days hold for this place and these days only.";
+                : "Another week's weather: the days hold for this bench and these days only.";
         return new Verdict(firmness(replicated), where(bench, first + second + "."), change);
     }
 
@@ -198,7 +198,7 @@ final class WaterVerdicts {
         String fast = record.bench(firstFaster ? 1 : 2).name();
         String slow = record.bench(firstFaster ? 2 : 1).name();
         String interval = summary.interval95()
-                .map(i -> " (" + Decimals.fixed(Math.exp(sign * (firstFaster ? i.low() : i.high())), 1) + "–"
+                .map(i -> " (95 %: " + Decimals.fixed(Math.exp(sign * (firstFaster ? i.low() : i.high())), 1) + "–"
                         + Decimals.fixed(Math.exp(sign * (firstFaster ? i.high() : i.low())), 1) + ")")
                 .orElse("");
         boolean clear =
@@ -208,7 +208,7 @@ final class WaterVerdicts {
                 "Water goes " + Decimals.fixed(Math.exp(sign * summary.mean()), 1) + " times as fast" + interval
                         + " at “" + fast + "” as at “" + slow + "”, over " + summary.n()
                         + " treatments.",
-                "Each place stood once: its light, wind and warmth go together."));
+                "Each bench stood once: its light, wind and warmth go together."));
     }
 
     private Optional<Summary> rate(int bench, Treatment treatment) {

@@ -209,7 +209,7 @@ record Weighings(
     static String withInterval(FigureKind kind, Summary summary) {
         return kind.show(summary.mean())
                 + summary.interval95()
-                        .map(i -> " (" + kind.number(Math.max(0, i.low())) + "–" + kind.number(i.high()) + ")")
+                        .map(i -> " (95 %: " + kind.number(Math.max(0, i.low())) + "–" + kind.number(i.high()) + ")")
                         .orElse("");
     }
 
@@ -217,7 +217,8 @@ record Weighings(
     static String days(Course.Crossing crossing) {
         return Decimals.fixed(crossing.hours() / 24, 1) + " days"
                 + crossing.interval95()
-                        .map(i -> " (" + Decimals.fixed(i.low() / 24, 1) + "–" + Decimals.fixed(i.high() / 24, 1) + ")")
+                        .map(i -> " (95 %: " + Decimals.fixed(i.low() / 24, 1) + "–" + Decimals.fixed(i.high() / 24, 1)
+                                + ")")
                         .orElse("");
     }
 }

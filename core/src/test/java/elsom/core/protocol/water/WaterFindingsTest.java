@@ -66,8 +66,8 @@ class WaterFindingsTest {
         Findings findings = of(fibreAndBrick());
         assertThat(sentences(findings).get(0))
                 .matches(
-                        "Wood fibre still holds 42 % \\(\\d+–\\d+\\) water by volume after 4 days, the most of all; crushed brick is under"
-                                + " its refill weight after 1\\.4 days \\(1\\.\\d–1\\.\\d\\)\\.");
+                        "Wood fibre still holds 42 % \\(95 %: \\d+–\\d+\\) water by volume after 4 days, the most of all; crushed brick is under"
+                                + " its refill weight after 1\\.4 days \\(95 %: 1\\.\\d–1\\.\\d\\)\\.");
         assertThat(verdicts(findings).get(0).firmness()).isEqualTo(Verdict.Firmness.SOUND);
         assertThat(sentences(findings).get(1))
                 .startsWith("Crushed brick did worse than Wood fibre: still held, share of volume at day 4 −");
@@ -245,7 +245,8 @@ class WaterFindingsTest {
                 }));
         assertThat(sentences(of(trial)))
                 .anySatisfy(text -> assertThat(text)
-                        .startsWith("Water goes 2.0 times as fast (2.0–2.0) at “Sunny sill” as at “Under the bench”"))
+                        .startsWith(
+                                "Water goes 2.0 times as fast (95 %: 2.0–2.0) at “Sunny sill” as at “Under the bench”"))
                 .anySatisfy(text -> assertThat(text).startsWith("Under the bench: "));
     }
 
