@@ -71,7 +71,7 @@ function show(walked = true) {
   const after = next === null ? null : data.tasks[next];
   at('save').textContent = !after ? 'Save' : `Save and go to ${after.code === task.code ? after.endpointName : after.code}`;
   understood('', true);
-  pick(task, walked);
+  pick(task);
   // A finger picks; the keyboard of a phone would only cover what it picks from.
   if (walked && (!task.plant || !matchMedia('(pointer: coarse)').matches)) {
     field.focus({ preventScroll: Boolean(task.plant) });
@@ -81,10 +81,10 @@ function show(walked = true) {
 }
 
 /** Scores with symptoms are picked; a count of all is one button. */
-function pick(task, walked) {
+function pick(task) {
   if (task.plant) {
     picker.show(task.plant, field.value);
-    if (walked && matchMedia('(max-width: 600px)').matches) root.querySelector('.unit-line').scrollIntoView({ block: 'start' });
+    if (matchMedia('(max-width: 600px)').matches && !at('station-name')) root.querySelector('.unit-line').scrollIntoView({ block: 'start' });
   } else {
     picker?.hide();
   }

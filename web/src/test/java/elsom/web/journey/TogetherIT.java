@@ -6,7 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
-import elsom.core.trial.ProtocolCode;
+import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.trial.TrialLists;
@@ -29,12 +29,14 @@ class TogetherIT extends BrowserTest {
     @Autowired
     private Trials trials;
 
-    /** A running water trial of the demo with a look to come. */
+    /** A trial of the demo in which something is to be weighed. */
     private TrialRecord running() {
         return lists.search("", 0, 100).trials().stream()
-                .filter(digest -> digest.protocol().equals(new ProtocolCode("water-holding")))
                 .map(digest -> trials.snapshot(digest.id()))
-                .filter(record -> record.trial().started() && record.nextLook().isPresent())
+                .filter(record -> record.trial().started() && !record.trial().blind())
+                .filter(record -> record.nextLook().stream()
+                        .anyMatch(
+                                look -> record.endpoint(look.endpoints().get(0)).unit() == UnitOfMeasure.GRAM))
                 .findFirst()
                 .orElseThrow();
     }

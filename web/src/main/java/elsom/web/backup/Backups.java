@@ -1,0 +1,104 @@
+package elsom.web.backup;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+
+/**
+ * A copy of the whole store beside it every day that Elsom runs, made while it runs; the last fourteen are kept. H2 writes it
+ * as a zip of a state between two commits, so that no reading is torn.
+ */
+@Component
+public class Backups {
+    static final int KEPT = 14;
+    private static final String FOLDER = "backups";
+    private static final Pattern NAME = Pattern.compile("elsom-\\d{4}-\\d{2}-\\d{2}\\.zip");
+    private static final Logger LOG = LoggerFactory.getLogger(Backups.class);
+
+    private final JdbcTemplate store;
+    private final Path folder;
+    private final Clock clock;
+
+    Backups(JdbcTemplate store, @Value("${elsom.home}") Path home, Clock clock) {
+        this.store = store;
+        this.folder = home.toAbsolutePath().normalize().resolve(FOLDER);
+        this.clock = clock;
+    }
+
+    /** A quarter of an hour after the start and then every hour it is asked whether today has its copy. */
+    @Scheduled(initialDelay = 15, fixedDelay = 60, timeUnit = TimeUnit.MINUTES)
+    void daily() {
+        try {
+            if (latest().filter(file -> file.equals(today())).isEmpty()) {
+                make();
+            }
+        } catch (RuntimeException failed) {
+            // The day's work goes on; the next hour tries again.
+            LOG.warn("No backup could be made in {}", folder, failed);
+        }
+    }
+
+    /** Makes today's copy, in place of an earlier one of today. */
+    public Path make() {
+        Path whole = today();
+        Path part = folder.resolve(whole.getFileName() + ".part");
+        try {
+            Files.createDirectories(folder);
+            store.update("backup to ?", part.toString());
+            Files.move(part, whole, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+            List<Path> all = all();
+            for (Path old : all.subList(0, Math.max(0, all.size() - KEPT))) {
+                Files.delete(old);
+            }
+            return whole;
+        } catch (IOException failed) {
+            throw new UncheckedIOException("no backup in " + folder, failed);
+        }
+    }
+
+    private Path today() {
+        return folder.resolve("elsom-" + LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()) + ".zip");
+    }
+
+    /** The newest copy. */
+    public Optional<Path> latest() {
+        List<Path> all = all();
+        return all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1));
+    }
+
+    private List<Path> all() {
+        return of(folder);
+    }
+
+    /** Copies in a folder, the oldest first. */
+    static List<Path> of(Path folder) {
+        if (!Files.isDirectory(folder)) {
+            return List.of();
+        }
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.filter(
+                            file -> NAME.matcher(file.getFileName().toString()).matches())
+                    .sorted(Comparator.comparing(Path::getFileName))
+                    .toList();
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException("can't read " + folder, unreadable);
+        }
+    }
+}
