@@ -22,6 +22,7 @@ public enum FlagCode {
     OVERDISPERSED,
     CONTROL_FAILED,
     ASKED_LATE,
+    UNEVEN_CARE,
     /** Of a plan, before anything is read. */
     PLAN,
     /** Of weighings that don't fit together. */

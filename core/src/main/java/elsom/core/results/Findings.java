@@ -1,6 +1,8 @@
 package elsom.core.results;
 
 import elsom.core.flag.Flag;
+import elsom.core.flag.UnevenCare;
+import elsom.core.plan.WateringSchool;
 import elsom.core.trial.Look;
 import elsom.core.trial.UnitCode;
 import java.util.ArrayList;
@@ -69,6 +71,8 @@ public record Findings(
                     "Nothing to tell yet: nothing that is asked about has been read.",
                     "Read it at its look.")));
         }
+        draft.flags(UnevenCare.of(
+                evidence.record(), evidence.plan().rules().watering() == WateringSchool.EACH_TO_REFILL_WEIGHT));
         return new Findings(
                 evidence.look(),
                 draft.looks.isEmpty() ? evidence.begun() : draft.looks,

@@ -33,6 +33,7 @@ public final class TrialRecord {
     private final Map<UnitCode, Mishap> endings;
     private final List<Progress> progress;
     private final List<Chore> chores;
+    private final List<Given> given;
 
     /** Progress is counted when it is not given. */
     private TrialRecord(
@@ -41,7 +42,8 @@ public final class TrialRecord {
             ReadingLog log,
             List<Mishap> mishaps,
             List<Progress> progress,
-            List<Chore> chores) {
+            List<Chore> chores,
+            List<Given> given) {
         this.trial = trial;
         this.setup = setup;
         this.log = log;
@@ -50,6 +52,7 @@ public final class TrialRecord {
         this.progress =
                 progress.isEmpty() ? setup.looks.stream().map(this::counted).toList() : List.copyOf(progress);
         this.chores = List.copyOf(chores);
+        this.given = List.copyOf(given);
     }
 
     /**
@@ -69,7 +72,8 @@ public final class TrialRecord {
             List<Reading> readings,
             List<Mishap> mishaps) {
         Setup setup = new Setup(treatments, containers, benches, units, endpoints, looks);
-        TrialRecord bare = new TrialRecord(trial, setup, ReadingLog.of(List.of()), List.of(), List.of(), List.of());
+        TrialRecord bare =
+                new TrialRecord(trial, setup, ReadingLog.of(List.of()), List.of(), List.of(), List.of(), List.of());
         List<String> problems = new ArrayList<>(setup.problems());
         if (trial.started() && units.isEmpty()) {
             problems.add("a trial that has started has no unit");
@@ -79,7 +83,7 @@ public final class TrialRecord {
         if (!problems.isEmpty()) {
             throw new IllegalArgumentException(shortened(problems));
         }
-        return new TrialRecord(trial, setup, ReadingLog.of(readings), mishaps, List.of(), List.of());
+        return new TrialRecord(trial, setup, ReadingLog.of(readings), mishaps, List.of(), List.of(), List.of());
     }
 
     private static String shortened(List<String> problems) {
@@ -100,17 +104,17 @@ public final class TrialRecord {
 
     /** This trial under another number or stage. */
     public TrialRecord with(Trial changed) {
-        return new TrialRecord(changed, setup, log, mishaps, progress, chores);
+        return new TrialRecord(changed, setup, log, mishaps, progress, chores, given);
     }
 
     /** This trial with what else is to be done in it. */
     public TrialRecord with(List<Chore> planned) {
-        return new TrialRecord(trial, setup, log, mishaps, progress, planned);
+        return new TrialRecord(trial, setup, log, mishaps, progress, planned, given);
     }
 
     /** This trial with its units on other places. */
     public TrialRecord standing(List<ExperimentalUnit> moved) {
-        return new TrialRecord(trial, setup.with(setup.treatments, moved), log, mishaps, progress, chores);
+        return new TrialRecord(trial, setup.with(setup.treatments, moved), log, mishaps, progress, chores, given);
     }
 
     /**
@@ -123,7 +127,7 @@ public final class TrialRecord {
         entered.forEach(reading -> problem(reading).ifPresent(problem -> {
             throw new IllegalArgumentException(problem);
         }));
-        TrialRecord longer = new TrialRecord(trial, setup, log.plus(entered), mishaps, progress, chores);
+        TrialRecord longer = new TrialRecord(trial, setup, log.plus(entered), mishaps, progress, chores, given);
         Set<Integer> touched = new HashSet<>();
         entered.forEach(reading -> touched.add(reading.ref().look()));
         return touched.isEmpty() ? this : longer.recounted(touched);
@@ -132,12 +136,30 @@ public final class TrialRecord {
     private TrialRecord recounted(Set<Integer> touched) {
         List<Progress> counts = new ArrayList<>(progress);
         touched.forEach(look -> counts.set(look - 1, counted(setup.looks.get(look - 1))));
-        return new TrialRecord(trial, setup, log, mishaps, counts, chores);
+        return new TrialRecord(trial, setup, log, mishaps, counts, chores, given);
     }
 
     /** This trial with what went wrong in it, in all. */
     public TrialRecord withMishaps(List<Mishap> all) {
-        return all.equals(mishaps) ? this : new TrialRecord(trial, setup, log, all, List.of(), chores);
+        return all.equals(mishaps) ? this : new TrialRecord(trial, setup, log, all, List.of(), chores, given);
+    }
+
+    /**
+     * This trial with what its units were given, in all.
+     *
+     * @throws IllegalArgumentException if an entry is of a unit that the trial does not have
+     */
+    public TrialRecord withGiven(List<Given> all) {
+        all.stream()
+                .filter(entry -> !setup.unitsByCode
+                        .keySet()
+                        .containsAll(entry.millilitres().keySet()))
+                .findFirst()
+                .ifPresent(entry -> {
+                    throw new IllegalArgumentException(
+                            "entry " + entry.number() + " of water and feed is of a unit that the trial does not have");
+                });
+        return all.equals(given) ? this : new TrialRecord(trial, setup, log, mishaps, progress, chores, all);
     }
 
     /**
@@ -151,7 +173,7 @@ public final class TrialRecord {
         for (ExperimentalUnit unit : setup.units) {
             plain.add(unit.as(1, plain.size() + 1));
         }
-        return new TrialRecord(trial, setup.with(List.of(hidden), plain), log, mishaps, progress, chores);
+        return new TrialRecord(trial, setup.with(List.of(hidden), plain), log, mishaps, progress, chores, given);
     }
 
     /** What is wrong with a reading of this trial; empty when nothing is. */
@@ -222,6 +244,11 @@ public final class TrialRecord {
 
     public List<Mishap> mishaps() {
         return mishaps;
+    }
+
+    /** Water and feed that units were given, in order of entry, withdrawn entries too. */
+    public List<Given> given() {
+        return given;
     }
 
     /** What is to be done besides looks, in order of time. */

@@ -39,6 +39,10 @@ enum PackageFile {
             "mishaps",
             "number:integer kind:string note:string units:string look:integer happened_at:datetime station:string"
                     + " withdrawn_at:datetime"),
+    GIVEN(
+            "given",
+            "number:integer kind:string what:string unit:string millilitres:number happened_at:datetime station:string"
+                    + " withdrawn_at:datetime"),
     AMENDMENTS("amendments", "number:integer at:datetime station:string reason:string changes:string"),
     QUARANTINE(
             "quarantine",
@@ -105,7 +109,7 @@ enum PackageFile {
 
     /** Whether a package without this file is whole: it came later than the others. */
     boolean optional() {
-        return this == AMENDMENTS || this == QUARANTINE || this == LOTS || this == LOT_FIGURES;
+        return this == GIVEN || this == AMENDMENTS || this == QUARANTINE || this == LOTS || this == LOT_FIGURES;
     }
 
     static Optional<PackageFile> at(String path) {

@@ -103,6 +103,7 @@ final class TrialPackageReader {
         numbered(PackageFile.BENCHES, benches.stream().map(Bench::number).toList());
         numbered(PackageFile.LOOKS, looks.stream().map(Look::number).toList());
         numbered(PackageFile.MISHAPS, mishaps.stream().map(Mishap::number).toList());
+        List<GivenRows> given = rows(PackageFile.GIVEN, GivenRows::of);
         List<Amendment> amendments = rows(PackageFile.AMENDMENTS, TrialPackageReader::amendment);
         List<Quarantine> quarantines = rows(PackageFile.QUARANTINE, TrialPackageReader::quarantine);
         List<Lot> lots = ShelfPackage.lots(files, problems);
@@ -112,7 +113,8 @@ final class TrialPackageReader {
         }
         try {
             TrialRecord record = TrialRecord.of(
-                    trial.get(0), treatments, containers, benches, units, endpoints, looks, readings, mishaps);
+                            trial.get(0), treatments, containers, benches, units, endpoints, looks, readings, mishaps)
+                    .withGiven(GivenRows.entries(given));
             return plan(record).map(plan -> new WholeTrial(drawn(record, plan), plan, amendments, quarantines, lots));
         } catch (IllegalArgumentException inconsistent) {
             problems.add(new BadRow("", 0, "The files do not fit together: " + inconsistent.getMessage()));

@@ -212,6 +212,18 @@ final class TrialPackageWriter {
                                 m.happenedAt(),
                                 m.station(),
                                 m.withdrawnAt()));
+            case GIVEN ->
+                record.given().stream()
+                        .flatMap(g -> g.millilitres().entrySet().stream()
+                                .map(one -> cells(
+                                        g.number(),
+                                        g.kind(),
+                                        g.what(),
+                                        one.getKey(),
+                                        one.getValue(),
+                                        g.happenedAt(),
+                                        g.station(),
+                                        g.withdrawnAt())));
             case AMENDMENTS, QUARANTINE, LOTS, LOT_FIGURES, USES -> Stream.empty();
         };
     }

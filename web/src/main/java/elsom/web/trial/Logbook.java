@@ -2,6 +2,8 @@ package elsom.web.trial;
 
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.Corrections;
+import elsom.core.trial.Given;
+import elsom.core.trial.GivenKind;
 import elsom.core.trial.Instrument;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.MishapKind;
@@ -15,6 +17,7 @@ import elsom.web.platform.Refusal;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -176,6 +179,35 @@ public class Logbook {
             throw new Refusal("This note's token belongs to another unit, so it was not written down. Reload the page"
                     + " and write it again.");
         }
+    }
+
+    /**
+     * Writes down what units were given, once for its token.
+     *
+     * @param millilitres by unit
+     */
+    @Transactional
+    public void give(
+            TrialId trial,
+            GivenKind kind,
+            String what,
+            Map<UnitCode, Double> millilitres,
+            Instant happenedAt,
+            String station,
+            UUID token) {
+        lock(trial);
+        if (log.gave(token).isPresent()) {
+            return;
+        }
+        writer.given(
+                trial, new Given(log.lastGiven(trial) + 1, kind, what, millilitres, happenedAt, station, null), token);
+    }
+
+    /** Takes an entry of water or feed back. */
+    @Transactional
+    public void withdrawGiven(TrialId trial, int given) {
+        lock(trial);
+        log.withdrawGiven(trial, given, clock.instant());
     }
 
     /** Takes a mishap back. */

@@ -1,5 +1,6 @@
 package elsom.web.trial;
 
+import elsom.core.trial.Given;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.ReadingRef;
@@ -89,6 +90,39 @@ interface LogbookMapper {
 
     @Insert("insert into mishap_unit (trial_id, mishap, unit_code) values (#{trial}, #{mishap}, #{unit})")
     void insertMishapUnit(@Param("trial") TrialId trial, @Param("mishap") int mishap, @Param("unit") UnitCode unit);
+
+    @Select(
+            "select number, kind, what, happened_at, station, withdrawn_at from given where trial_id = #{id} order by number")
+    List<Rows.GivenRow> given(TrialId id);
+
+    @Select("select given, unit_code, millilitres from given_unit where trial_id = #{id} order by given, unit_code")
+    List<Rows.GivenUnitRow> givenUnits(TrialId id);
+
+    /** The entry of water or feed that was written with a token, of whichever trial. */
+    @Select("select trial_id, number from given where entry_token = #{token}")
+    Optional<Noted> gave(UUID token);
+
+    @Select("select coalesce(max(number), 0) from given where trial_id = #{id}")
+    int lastGiven(TrialId id);
+
+    @Insert("""
+            insert into given (trial_id, number, kind, what, happened_at, station, withdrawn_at, entry_token)
+            values (#{trial}, #{g.number}, #{g.kind}, #{g.what}, #{g.happenedAt}, #{g.station}, #{g.withdrawnAt},
+                #{token})""")
+    void insertGiven(@Param("trial") TrialId trial, @Param("g") Given given, @Param("token") UUID token);
+
+    @Insert(
+            "insert into given_unit (trial_id, given, unit_code, millilitres) values (#{trial}, #{given}, #{unit}, #{ml})")
+    void insertGivenUnit(
+            @Param("trial") TrialId trial,
+            @Param("given") int given,
+            @Param("unit") UnitCode unit,
+            @Param("ml") double millilitres);
+
+    @Update("""
+            update given set withdrawn_at = #{now}
+            where trial_id = #{trial} and number = #{number} and withdrawn_at is null""")
+    int withdrawGiven(@Param("trial") TrialId trial, @Param("number") int number, @Param("now") Instant now);
 
     @Update("""
             update mishap set withdrawn_at = #{now}

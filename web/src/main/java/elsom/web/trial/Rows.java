@@ -8,6 +8,8 @@ import elsom.core.trial.ControlKind;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Given;
+import elsom.core.trial.GivenKind;
 import elsom.core.trial.Influence;
 import elsom.core.trial.Instrument;
 import elsom.core.trial.LightMap;
@@ -154,6 +156,20 @@ final class Rows {
             return new Mishap(number, kind, note, units, look, happenedAt, station, withdrawnAt);
         }
     }
+
+    record GivenRow(
+            int number,
+            GivenKind kind,
+            String what,
+            Instant happenedAt,
+            String station,
+            @Nullable Instant withdrawnAt) {
+        Given of(Map<UnitCode, Double> millilitres) {
+            return new Given(number, kind, what, millilitres, happenedAt, station, withdrawnAt);
+        }
+    }
+
+    record GivenUnitRow(int given, UnitCode unitCode, double millilitres) {}
 
     record MishapUnitRow(int mishap, UnitCode unitCode) {}
 

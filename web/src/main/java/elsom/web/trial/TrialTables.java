@@ -7,6 +7,8 @@ public final class TrialTables {
     public static final List<String> ALL = List.of(
             "digest_chore",
             "digest",
+            "given_unit",
+            "given",
             "mishap_unit",
             "mishap",
             "reading",

@@ -1,5 +1,6 @@
 package elsom.web.trial;
 
+import elsom.core.trial.Given;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingId;
@@ -52,6 +53,7 @@ class TrialWriter {
                 return id;
             });
             record.mishaps().forEach(mishap -> mishap(id, mishap, UUID.randomUUID()));
+            record.given().forEach(given -> given(id, given, UUID.randomUUID()));
         }
         whole.amendments().forEach(amendment -> plans.insert(id, Rows.AmendmentRow.of(amendment)));
     }
@@ -80,6 +82,12 @@ class TrialWriter {
     void mishap(TrialId trial, Mishap mishap, UUID token) {
         log.insertMishap(trial, mishap, token);
         mishap.units().forEach(unit -> log.insertMishapUnit(trial, mishap.number(), unit));
+    }
+
+    /** Writes an entry of water or feed with its units. */
+    void given(TrialId trial, Given given, UUID token) {
+        log.insertGiven(trial, given, token);
+        given.millilitres().forEach((unit, ml) -> log.insertGivenUnit(trial, given.number(), unit, ml));
     }
 
     /** In order of entry under new numbers; a correction waits until what it supersedes has its own. */

@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import elsom.core.plan.Plan;
 import elsom.core.protocol.Protocols;
 import elsom.core.trial.EndpointCode;
+import elsom.core.trial.Given;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.Reading;
 import elsom.core.trial.Treatment;
@@ -20,6 +21,7 @@ import java.time.DateTimeException;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -139,7 +141,7 @@ public class Trials {
         List<Reading> entered = log.readingsAfter(id, kept.lastReading()).stream()
                 .map(Rows.ReadingRow::reading)
                 .toList();
-        return kept.record().plus(entered).withMishaps(mishaps(id));
+        return kept.record().plus(entered).withMishaps(mishaps(id)).withGiven(given(id));
     }
 
     /** Reads a trial while others may be writing it: what does not fit together is read again if it changed meanwhile. */
@@ -222,7 +224,22 @@ public class Trials {
                         trials.looks(id).stream().map(Rows.LookRow::look).toList(),
                         readings,
                         mishaps(id))
+                .withGiven(given(id))
                 .with(plan.map(Plan::chores).orElse(List.of()));
+    }
+
+    private List<Given> given(TrialId id) {
+        List<Rows.GivenRow> rows = log.given(id);
+        if (rows.isEmpty()) {
+            return List.of();
+        }
+        Map<Integer, Map<UnitCode, Double>> amounts = new HashMap<>();
+        log.givenUnits(id)
+                .forEach(row -> amounts.computeIfAbsent(row.given(), none -> new LinkedHashMap<>())
+                        .put(row.unitCode(), row.millilitres()));
+        return rows.stream()
+                .map(row -> row.of(amounts.getOrDefault(row.number(), Map.of())))
+                .toList();
     }
 
     private List<Mishap> mishaps(TrialId id) {

@@ -17,6 +17,8 @@ import elsom.core.trial.Container;
 import elsom.core.trial.ControlKind;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Given;
+import elsom.core.trial.GivenKind;
 import elsom.core.trial.Instrument;
 import elsom.core.trial.Look;
 import elsom.core.trial.Mishap;
@@ -115,15 +117,23 @@ public final class ExchangeFixture {
         Mishap mishap = new Mishap(
                 1, MishapKind.KNOCKED, "cat, \"again\"", List.of(first.ref().unit()), 4, START, "Bench A", null);
         return TrialRecord.of(
-                drawn.trial(),
-                drawn.treatments(),
-                drawn.containers(),
-                drawn.benches(),
-                drawn.units(),
-                drawn.endpoints(),
-                drawn.looks(),
-                readings,
-                List.of(mishap));
+                        drawn.trial(),
+                        drawn.treatments(),
+                        drawn.containers(),
+                        drawn.benches(),
+                        drawn.units(),
+                        drawn.endpoints(),
+                        drawn.looks(),
+                        readings,
+                        List.of(mishap))
+                .withGiven(List.of(new Given(
+                        1,
+                        GivenKind.FEED,
+                        "kelp, \"2 mL/L\"",
+                        Map.of(first.ref().unit(), 36.5),
+                        START,
+                        "Bench A",
+                        null)));
     }
 
     private static Reading reading(

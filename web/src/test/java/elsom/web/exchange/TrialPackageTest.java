@@ -108,6 +108,7 @@ class TrialPackageTest {
         assertThat(back.units()).isEqualTo(record.units());
         assertThat(back.readings()).isEqualTo(record.readings());
         assertThat(back.mishaps()).isEqualTo(record.mishaps());
+        assertThat(back.given()).isEqualTo(record.given()).isNotEmpty();
         Plan plan = ExchangeFixture.plan();
         assertThat(new WaterHolding().findings(Evidence.of(plan, back, OptionalInt.empty())))
                 .isEqualTo(new WaterHolding().findings(Evidence.of(plan, record, OptionalInt.empty())));

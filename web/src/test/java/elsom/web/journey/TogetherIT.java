@@ -17,8 +17,10 @@ import java.util.stream.Collectors;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.context.TestPropertySource;
 
 /** Several people at one trial, and one mishap to several units. */
+@TestPropertySource(properties = "elsom.demo=true")
 class TogetherIT extends BrowserTest {
     private static final LocatorAssertions.HasTextOptions SOON =
             new LocatorAssertions.HasTextOptions().setTimeout(2000);
@@ -109,6 +111,38 @@ class TogetherIT extends BrowserTest {
                 .collect(Collectors.toList());
         Assertions.assertThat(noted).containsExactlyInAnyOrderElementsOf(with(first, others));
         page.locator(".mishaps li").last().getByRole(AriaRole.BUTTON).click();
+    }
+
+    @Test
+    void aWateringDayByWeightTakesTwoTapsAUnit() {
+        TrialRecord record = running();
+        open(360, 740);
+        measure(page, record.trial().id());
+        page.getByText("Water and feed").last().click();
+        page.waitForURL("**/water");
+        isAccessible();
+        for (int unit = 0; unit < 3; unit++) {
+            String code = page.locator("#water-unit").textContent();
+            button("Take from scale").click();
+            assertThat(page.locator("#water-says")).containsText(code);
+            assertThat(page.locator("#water-give")).isEnabled();
+            page.locator("#water-give").click();
+            assertThat(page.locator("#water-unit")).not().hasText(code);
+        }
+        page.reload();
+        assertThat(page.locator(".short-table")).containsText("Water");
+        field("A unit gets").fill("five");
+        button("Write it down").click();
+        assertThat(page.locator(".problem[role=alert]")).containsText("No number");
+        assertThat(field("A unit gets")).hasValue("five");
+        field("A unit gets").fill("338 - 301");
+        button("Write it down").click();
+        assertThat(page.locator(".mishaps li").first()).containsText("37 mL each");
+        isAccessible();
+        for (int entries = trials.snapshot(record.trial().id()).given().size(); entries > 0; entries--) {
+            button("Take back").first().click();
+        }
+        assertThat(page.locator(".mishaps")).hasCount(0);
     }
 
     private static List<String> with(String first, List<String> others) {

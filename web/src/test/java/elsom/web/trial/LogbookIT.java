@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.CareTotals;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Given;
+import elsom.core.trial.GivenKind;
 import elsom.core.trial.Instrument;
 import elsom.core.trial.MishapKind;
 import elsom.core.trial.Reading;
@@ -20,6 +23,7 @@ import elsom.web.exchange.ExchangeFixture;
 import elsom.web.platform.Refusal;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -93,6 +97,7 @@ class LogbookIT {
         assertThat(back.looks()).isEqualTo(measured.looks());
         assertThat(back.endpoints()).isEqualTo(measured.endpoints());
         assertThat(back.mishaps()).isEqualTo(measured.mishaps());
+        assertThat(back.given()).isEqualTo(measured.given());
         assertThat(back.readings())
                 .extracting(Reading::value)
                 .isEqualTo(measured.readings().stream().map(Reading::value).toList());
@@ -179,6 +184,19 @@ class LogbookIT {
                 .toList();
         assertThat(answers).filteredOn(Entered.Saved.class::isInstance).hasSize(1);
         assertThat(trials.snapshot(trial).readings()).hasSize(1);
+    }
+
+    @Test
+    void waterIsWrittenOnceForItsTokenAndCanBeTakenBack() {
+        UUID token = UUID.randomUUID();
+        for (int send = 0; send < 2; send++) {
+            logbook.give(trial, GivenKind.WATER, "", Map.of(unit, 36.5), AT, "Bench A", token);
+        }
+        assertThat(trials.snapshot(trial).given()).hasSize(1).allMatch(Given::stands);
+        assertThat(trials.snapshot(trial).given().get(0).millilitres()).containsExactly(Map.entry(unit, 36.5));
+        logbook.withdrawGiven(trial, 1);
+        assertThat(trials.snapshot(trial).given()).hasSize(1).noneMatch(Given::stands);
+        assertThat(CareTotals.of(trials.snapshot(trial))).isEmpty();
     }
 
     @Test

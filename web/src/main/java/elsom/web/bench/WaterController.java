@@ -1,0 +1,159 @@
+package elsom.web.bench;
+
+import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Typed;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Given;
+import elsom.core.trial.GivenKind;
+import elsom.core.trial.Refill;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
+import elsom.web.kit.ClosedPage;
+import elsom.web.kit.TrialHeader;
+import elsom.web.platform.Refusal;
+import elsom.web.platform.Station;
+import elsom.web.trial.Logbook;
+import elsom.web.trial.Trials;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.servlet.ModelAndView;
+
+/** Water and feed between looks: as much for all, or each unit back to its own weight. */
+@Controller
+@RequestMapping("/trials/{trial}/water")
+class WaterController {
+    private final Trials trials;
+    private final Logbook logbook;
+    private final Clock clock;
+
+    WaterController(Trials trials, Logbook logbook, Clock clock) {
+        this.trials = trials;
+        this.logbook = logbook;
+        this.clock = clock;
+    }
+
+    @GetMapping
+    String show(@PathVariable long trial, Station station, Model model) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        Instant now = clock.instant();
+        if (!record.trial().started()) {
+            model.addAttribute("page", ClosedPage.beforeStart(TrialHeader.of(record, now, TrialHeader.Step.BENCH)));
+            return "kit/closed";
+        }
+        model.addAttribute("page", WaterPage.of(record, now, station, WaterForm.EMPTY));
+        return "bench/water";
+    }
+
+    /** As much for each unit of a treatment, or of all. */
+    @PostMapping
+    ModelAndView give(@PathVariable long trial, WaterForm form, Station station) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        WaterForm read = form.checked();
+        if (!read.problems().isEmpty()) {
+            return new ModelAndView(
+                    "bench/water",
+                    Map.of("page", WaterPage.of(record, clock.instant(), station, read)),
+                    HttpStatus.UNPROCESSABLE_CONTENT);
+        }
+        Map<UnitCode, Double> amounts = new LinkedHashMap<>();
+        record.units().stream()
+                .filter(unit -> form.treatment() == 0 || unit.treatment() == form.treatment())
+                .filter(unit -> record.ended(unit.code()).isEmpty())
+                .forEach(unit -> amounts.put(unit.code(), read.millilitres()));
+        if (amounts.isEmpty()) {
+            throw new Refusal("No unit of that treatment stands any more.");
+        }
+        logbook.give(
+                record.trial().id(),
+                form.kind(),
+                form.what().strip(),
+                amounts,
+                clock.instant(),
+                station.signature(),
+                form.token());
+        return new ModelAndView("redirect:/trials/" + trial + "/water");
+    }
+
+    /**
+     * What a unit needs.
+     *
+     * @param millilitres to give it; 0 for none, below 0 when it can't be said
+     */
+    record Need(double millilitres, String text) {}
+
+    /** What a unit of a weight is to be given to be as heavy as it shall be. */
+    @GetMapping("/need")
+    @ResponseBody
+    Need need(
+            @PathVariable long trial,
+            @RequestParam String unit,
+            @RequestParam String weight,
+            @RequestParam(defaultValue = "") String target) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        UnitCode code = BenchController.unit(record, unit);
+        if (!(Typed.parse(weight, UnitOfMeasure.GRAM) instanceof Typed.Understood grams)) {
+            return new Need(-1, ((Typed.Refused) Typed.parse(weight, UnitOfMeasure.GRAM)).message());
+        }
+        OptionalDouble wanted = Typed.parse(target, UnitOfMeasure.GRAM) instanceof Typed.Understood typed
+                ? OptionalDouble.of(typed.stored().value())
+                : Refill.target(record, code);
+        if (wanted.isEmpty()) {
+            return new Need(-1, code + " was never weighed whole: type the weight it is filled up to. Accepted: 640 g");
+        }
+        double ml = Refill.needMl(grams.stored().value(), wanted.getAsDouble());
+        return new Need(
+                ml,
+                ml < 0.5
+                        ? code + " needs none: it weighs "
+                                + Decimals.upTo(grams.stored().value(), 0) + " of "
+                                + Decimals.upTo(wanted.getAsDouble(), 0) + " g"
+                        : "Water " + code + " with " + Decimals.upTo(ml, 0) + " mL");
+    }
+
+    /** One unit, from the walk by weight. */
+    @PostMapping("/unit")
+    @ResponseBody
+    ResponseEntity<Map<String, String>> giveOne(
+            @PathVariable long trial,
+            @RequestParam String unit,
+            @RequestParam double millilitres,
+            @RequestParam UUID token,
+            Station station) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        ExperimentalUnit one = record.unit(BenchController.unit(record, unit)).orElseThrow();
+        if (!(millilitres >= 0.5 && millilitres <= Given.MOST_ML)) {
+            throw new Refusal("From 0.5 mL to 50 L. Accepted: 36");
+        }
+        logbook.give(
+                record.trial().id(),
+                GivenKind.WATER,
+                "",
+                Map.of(one.code(), millilitres),
+                clock.instant(),
+                station.signature(),
+                token);
+        return ResponseEntity.ok(Map.of("message", one.code() + " " + Decimals.upTo(millilitres, 0) + " mL"));
+    }
+
+    @PostMapping("/{given}/withdraw")
+    String withdraw(@PathVariable long trial, @PathVariable int given) {
+        logbook.withdrawGiven(new TrialId(trial), given);
+        return "redirect:/trials/" + trial + "/water";
+    }
+}

@@ -1,0 +1,22 @@
+-- Water and feed that units were given between looks.
+create table given (
+    trial_id        bigint       not null references trial(id),
+    number          integer      not null,
+    kind            varchar(12)  not null,
+    what            varchar(60)  not null,
+    happened_at     timestamp(9) with time zone not null,
+    station         varchar(30)  not null,
+    withdrawn_at    timestamp(9) with time zone,
+    entry_token     uuid         not null unique,
+    primary key (trial_id, number)
+);
+
+create table given_unit (
+    trial_id        bigint       not null,
+    given           integer      not null,
+    unit_code       varchar(5)   not null,
+    millilitres     double precision not null,
+    primary key (trial_id, given, unit_code),
+    foreign key (trial_id, given) references given(trial_id, number),
+    foreign key (trial_id, unit_code) references experimental_unit(trial_id, code)
+);
