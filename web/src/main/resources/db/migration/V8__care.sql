@@ -20,3 +20,11 @@ create table given_unit (
     foreign key (trial_id, given) references given(trial_id, number),
     foreign key (trial_id, unit_code) references experimental_unit(trial_id, code)
 );
+
+-- What Today, the week and the calendar show: every event of a plan, not chores only.
+alter table digest_chore add column kind varchar(12) default 'STEP' not null;
+alter table digest_chore add column minutes integer default 0 not null;
+alter table digest_chore add column title varchar(60) default '' not null;
+alter table digest_chore add column done boolean default false not null;
+delete from digest_chore;
+delete from digest;

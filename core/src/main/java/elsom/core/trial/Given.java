@@ -23,6 +23,8 @@ public record Given(
         Instant happenedAt,
         String station,
         @Nullable Instant withdrawnAt) {
+    public static final double LEAST_ML = 0.01;
+
     /** More than any unit takes at a time, mL. */
     public static final double MOST_ML = 50_000;
 
@@ -32,7 +34,7 @@ public record Given(
         Bounds.line("what was given", what, Bounds.NAME);
         millilitres = Collections.unmodifiableMap(new LinkedHashMap<>(millilitres));
         Bounds.count("units that were given something", millilitres.size(), 1, Bounds.UNITS);
-        millilitres.forEach((unit, ml) -> Bounds.number("mL given to " + unit, ml, 0.01, MOST_ML));
+        millilitres.forEach((unit, ml) -> Bounds.number("mL given to " + unit, ml, LEAST_ML, MOST_ML));
         Bounds.instant("when it was given", happenedAt);
         Bounds.name("the station", station, Bounds.STATION);
         if (withdrawnAt != null) {

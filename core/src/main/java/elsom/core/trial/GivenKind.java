@@ -4,7 +4,7 @@ package elsom.core.trial;
 public enum GivenKind {
     WATER("Water"),
     FEED("Feed"),
-    SOLUTION("New solution");
+    SOLUTION("Change the solution");
 
     private final String label;
 

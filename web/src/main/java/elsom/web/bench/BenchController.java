@@ -166,6 +166,9 @@ class BenchController {
         TrialRecord record = trials.snapshot(new TrialId(trial));
         List<UnitCode> codes =
                 units.stream().map(unit -> unit(record, unit)).distinct().toList();
+        if (codes.isEmpty()) {
+            throw missing(trial, "unit without a code");
+        }
         Look during = record.look(look).orElseThrow(() -> missing(trial, "look " + look));
         if (note.strip().length() > Mishap.LONGEST_NOTE) {
             throw new Refusal("A note has at most " + Mishap.LONGEST_NOTE + " characters; this one has "

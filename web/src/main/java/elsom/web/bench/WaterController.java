@@ -56,15 +56,24 @@ class WaterController {
             model.addAttribute("page", ClosedPage.beforeStart(TrialHeader.of(record, now, TrialHeader.Step.BENCH)));
             return "kit/closed";
         }
-        model.addAttribute("page", WaterPage.of(record, now, station, WaterForm.EMPTY));
+        model.addAttribute(
+                "page", WaterPage.of(record, now, station, new WaterForm.Checked(WaterForm.EMPTY, 0, Map.of())));
         return "bench/water";
     }
 
     /** As much for each unit of a treatment, or of all. */
     @PostMapping
-    ModelAndView give(@PathVariable long trial, WaterForm form, Station station) {
+    ModelAndView give(
+            @PathVariable long trial,
+            @RequestParam GivenKind kind,
+            @RequestParam(defaultValue = "") String what,
+            @RequestParam(defaultValue = "") String amount,
+            @RequestParam(defaultValue = "0") int treatment,
+            @RequestParam UUID token,
+            Station station) {
+        WaterForm form = new WaterForm(kind, what, amount, treatment, token);
         TrialRecord record = trials.snapshot(new TrialId(trial));
-        WaterForm read = form.checked();
+        WaterForm.Checked read = form.checked();
         if (!read.problems().isEmpty()) {
             return new ModelAndView(
                     "bench/water",
@@ -82,7 +91,7 @@ class WaterController {
         logbook.give(
                 record.trial().id(),
                 form.kind(),
-                form.what().strip(),
+                form.what(),
                 amounts,
                 clock.instant(),
                 station.signature(),

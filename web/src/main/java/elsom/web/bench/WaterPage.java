@@ -30,7 +30,7 @@ import java.util.stream.Collectors;
 public record WaterPage(
         TrialHeader header,
         String station,
-        WaterForm form,
+        WaterForm.Checked read,
         List<GivenKind> kinds,
         List<Swatch> treatments,
         String walk,
@@ -52,7 +52,7 @@ public record WaterPage(
 
     private record Walk(long trial, List<Stop> stops) {}
 
-    static WaterPage of(TrialRecord record, Instant now, Station station, WaterForm form) {
+    static WaterPage of(TrialRecord record, Instant now, Station station, WaterForm.Checked read) {
         int look = record.nextLook()
                 .orElseGet(() -> record.looks().get(record.looks().size() - 1))
                 .number();
@@ -69,7 +69,7 @@ public record WaterPage(
         return new WaterPage(
                 TrialHeader.of(record, now, TrialHeader.Step.BENCH),
                 station.name().orElse(""),
-                form,
+                read,
                 List.of(GivenKind.values()),
                 Swatch.of(record),
                 Json.of(new Walk(record.trial().id().value(), stops)),
@@ -117,7 +117,11 @@ public record WaterPage(
                 + (given.millilitres().size() > 1 ? " each" : "");
     }
 
+    public WaterForm form() {
+        return read.form();
+    }
+
     public String problem(String field) {
-        return form.problems().getOrDefault(field, "");
+        return read.problems().getOrDefault(field, "");
     }
 }

@@ -3,12 +3,15 @@ package elsom.web.exchange;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanEvent;
 import elsom.core.plan.PlanEvents;
+import elsom.web.trial.TrialLists;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import java.util.UUID;
 import net.fortuna.ical4j.data.CalendarOutputter;
 import net.fortuna.ical4j.model.Calendar;
@@ -31,13 +34,47 @@ final class CalendarFile {
      * @param address where the trial is found
      */
     static String of(Plan plan, long trial, String address, Instant now) {
+        Calendar calendar = empty();
+        for (PlanEvent event : PlanEvents.of(plan)) {
+            calendar.add(event(event, plan, trial, address, now));
+        }
+        return written(calendar);
+    }
+
+    /**
+     * What several trials have to be done, to be subscribed to.
+     *
+     * @param host where Elsom is found, without a path
+     */
+    static String of(List<TrialLists.Due> agenda, String host, Instant now) {
+        Calendar calendar = empty();
+        for (TrialLists.Due due : agenda) {
+            if (due.kind() == PlanEvent.Kind.PREPARE) {
+                continue;
+            }
+            VEvent entry = new VEvent(
+                    due.at(),
+                    due.at().plus(Duration.ofMinutes(Math.max(10, due.minutes()))),
+                    due.title() + " · " + due.question());
+            described(
+                    entry,
+                    due.trial() + "/" + due.kind() + "/" + due.at() + "/" + due.title(),
+                    due.detail() + "\n" + host + "/trials/" + due.trial(),
+                    now);
+            calendar.add(entry);
+        }
+        return written(calendar);
+    }
+
+    private static Calendar empty() {
         Calendar calendar = new Calendar();
         calendar.add(new ProdId("-//Elsom//Bench trials//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);
         calendar.add(ImmutableCalScale.GREGORIAN);
-        for (PlanEvent event : PlanEvents.of(plan)) {
-            calendar.add(event(event, plan, trial, address, now));
-        }
+        return calendar;
+    }
+
+    private static String written(Calendar calendar) {
         StringWriter text = new StringWriter();
         try {
             new CalendarOutputter().output(calendar, text);
@@ -47,14 +84,21 @@ final class CalendarFile {
         return text.toString();
     }
 
+    private static void described(VEvent entry, String name, String text, Instant now) {
+        entry.add(new Uid(UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8)) + "@elsom"));
+        entry.add(new Description(text));
+        entry.getProperty("DTSTAMP").ifPresent(stamp -> entry.remove(stamp));
+        entry.add(new DtStamp(now.truncatedTo(ChronoUnit.SECONDS)));
+    }
+
     private static VEvent event(PlanEvent event, Plan plan, long trial, String address, Instant now) {
         VEvent entry = new VEvent(event.at(), event.at().plus(event.takes()), event.title() + " · " + plan.question());
         String name = trial + "/" + event.kind() + "/" + event.at() + "/" + event.title();
-        entry.add(new Uid(UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8)) + "@elsom"));
-        entry.add(new Description(
-                event.detail() + (event.clashes() ? " Nobody is there: " + event.clash() + "." : "") + "\n" + address));
-        entry.getProperty("DTSTAMP").ifPresent(stamp -> entry.remove(stamp));
-        entry.add(new DtStamp(now.truncatedTo(ChronoUnit.SECONDS)));
+        described(
+                entry,
+                name,
+                event.detail() + (event.clashes() ? " Nobody is there: " + event.clash() + "." : "") + "\n" + address,
+                now);
         return entry;
     }
 }

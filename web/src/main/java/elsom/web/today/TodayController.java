@@ -1,8 +1,12 @@
 package elsom.web.today;
 
+import elsom.web.backup.Backups;
 import elsom.web.trial.TrialLists;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -10,13 +14,18 @@ import org.springframework.web.bind.annotation.GetMapping;
 /** What is due; or, with no trial yet, what Elsom is and how to begin. */
 @Controller
 class TodayController {
+    /** A trial's day may begin so much before or after that of this machine. */
+    private static final Duration ZONES = Duration.ofHours(14);
+
     private static final int MOST_DUE = 30;
     private static final int MOST_OTHERS = 10;
 
     private final TrialLists lists;
+    private final Backups backups;
     private final Clock clock;
 
-    TodayController(TrialLists lists, Clock clock) {
+    TodayController(TrialLists lists, Backups backups, Clock clock) {
+        this.backups = backups;
         this.lists = lists;
         this.clock = clock;
     }
@@ -24,7 +33,15 @@ class TodayController {
     @GetMapping("/")
     String today(Model model) {
         Instant now = clock.instant();
-        TodayPage page = TodayPage.of(lists.day(now, MOST_DUE, MOST_OTHERS), now);
+        ZoneId here = ZoneId.systemDefault();
+        Instant midnight = LocalDate.ofInstant(now, here).atStartOfDay(here).toInstant();
+        TodayPage page = TodayPage.of(
+                lists.day(now, MOST_DUE, MOST_OTHERS),
+                lists.agenda(
+                        midnight.minus(ZONES), midnight.plus(Duration.ofDays(7)).plus(ZONES)),
+                now,
+                here);
+        backups.latest().ifPresent(file -> model.addAttribute("backup", String.valueOf(file.getFileName())));
         model.addAttribute("page", page);
         return page.empty() ? "today/welcome" : "today/today";
     }

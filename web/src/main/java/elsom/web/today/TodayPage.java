@@ -1,17 +1,38 @@
 package elsom.web.today;
 
+import elsom.core.plan.PlanEvent;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.Protocols;
+import elsom.core.trial.GivenKind;
 import elsom.core.trial.LookState;
 import elsom.core.trial.Standing;
 import elsom.web.kit.Times;
 import elsom.web.trial.Digest;
 import elsom.web.trial.TrialLists;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.TextStyle;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
+import java.util.stream.IntStream;
 
 /** What to do now, what comes next, what is still a plan, and what is finished. */
-record TodayPage(boolean empty, Tasks due, List<Care> care, Tasks coming, Tasks plans, Tasks finished, int unreadable) {
+record TodayPage(
+        boolean empty,
+        Tasks due,
+        List<Care> care,
+        List<Care> prepare,
+        List<WeekDay> week,
+        Tasks coming,
+        Tasks plans,
+        Tasks finished,
+        int unreadable) {
+    private static final int DAYS = 7;
+    private static final double TALLEST = 44;
+    /** The tallest bar is an hour, or the longest day of the week. */
+    private static final int AN_HOUR = 60;
 
     /**
      * Trials of one sort.
@@ -27,19 +48,116 @@ record TodayPage(boolean empty, Tasks due, List<Care> care, Tasks coming, Tasks 
     /** One look of one trial. */
     record Task(String question, String what, String when, String state, String progress, String href, String action) {}
 
-    /** A watering, feed or other step of today that is no look. */
-    record Care(String when, String what, String question, String href) {}
+    /**
+     * Something of today or of tomorrow's preparations.
+     *
+     * @param minutes it takes; empty where that is nothing to speak of
+     */
+    record Care(String when, String what, String question, String href, String minutes, boolean done) {}
 
-    static TodayPage of(TrialLists.Day day, Instant now) {
+    /**
+     * A day of the strip.
+     *
+     * @param height of its bar in px
+     */
+    record WeekDay(String name, boolean today, String load, String says, double height) {}
+
+    /**
+     * The page.
+     *
+     * @param agenda from the start of today for a week
+     * @param here where the days are counted
+     */
+    static TodayPage of(TrialLists.Day day, List<TrialLists.Due> agenda, Instant now, ZoneId here) {
+        LocalDate today = LocalDate.ofInstant(now, here);
         return new TodayPage(
                 day.dueInAll() + day.comingInAll() + day.plansInAll() + day.finishedInAll() == 0
                         && day.unreadable().isEmpty(),
                 Tasks.of(day.due().stream().map(digest -> look(digest, now)).toList(), day.dueInAll()),
-                day.chores().stream().map(TodayPage::care).toList(),
+                agenda.stream()
+                        .filter(due -> due.day().equals(LocalDate.ofInstant(now, due.zone())))
+                        .filter(due -> due.kind() != PlanEvent.Kind.PREPARE)
+                        .filter(due ->
+                                due.kind() != PlanEvent.Kind.LOOK || due.at().isAfter(now))
+                        .map(TodayPage::care)
+                        .toList(),
+                agenda.stream()
+                        .filter(due -> due.kind() == PlanEvent.Kind.PREPARE
+                                && due.day().equals(LocalDate.ofInstant(now, due.zone())))
+                        .map(TodayPage::prepare)
+                        .toList(),
+                week(today, agenda),
                 Tasks.of(day.coming().stream().map(digest -> look(digest, now)).toList(), day.comingInAll()),
                 Tasks.of(day.plans().stream().map(digest -> plan(digest, now)).toList(), day.plansInAll()),
                 Tasks.of(day.finished().stream().map(TodayPage::finished).toList(), day.finishedInAll()),
                 day.unreadable().size());
+    }
+
+    private static List<WeekDay> week(LocalDate today, List<TrialLists.Due> agenda) {
+        int longest = IntStream.range(0, DAYS)
+                .map(ahead -> on(today.plusDays(ahead), agenda).stream()
+                        .mapToInt(TrialLists.Due::minutes)
+                        .sum())
+                .max()
+                .orElse(0);
+        return IntStream.range(0, DAYS)
+                .mapToObj(ahead -> weekDay(
+                        today.plusDays(ahead),
+                        ahead == 0,
+                        on(today.plusDays(ahead), agenda),
+                        Math.max(AN_HOUR, longest)))
+                .toList();
+    }
+
+    private static List<TrialLists.Due> on(LocalDate date, List<TrialLists.Due> agenda) {
+        return agenda.stream()
+                .filter(one -> one.day().equals(date) && one.kind() != PlanEvent.Kind.PREPARE)
+                .toList();
+    }
+
+    private static WeekDay weekDay(LocalDate date, boolean today, List<TrialLists.Due> due, int full) {
+        int minutes = due.stream().mapToInt(TrialLists.Due::minutes).sum();
+        String name = date.getDayOfWeek().getDisplayName(TextStyle.SHORT, Locale.ENGLISH) + " " + date.getDayOfMonth();
+        return new WeekDay(
+                name,
+                today,
+                minutes == 0 ? "" : minutes(minutes),
+                name + ": "
+                        + (due.isEmpty()
+                                ? "nothing is planned"
+                                : due.size()
+                                        + (due.size() == 1 ? " thing, about " : " things, about ")
+                                        + minutes(minutes)),
+                TALLEST * minutes / full);
+    }
+
+    private static String minutes(int minutes) {
+        return minutes < 60
+                ? minutes + " min"
+                : minutes / 60 + " h" + (minutes % 60 == 0 ? "" : " " + minutes % 60 + " min");
+    }
+
+    private static Care prepare(TrialLists.Due due) {
+        return new Care("", due.detail(), due.question(), "/trials/" + due.trial() + "/plan/dates", "", false);
+    }
+
+    private static Care care(TrialLists.Due due) {
+        String base = "/trials/" + due.trial();
+        boolean water =
+                Arrays.stream(GivenKind.values()).anyMatch(kind -> kind.label().equals(due.title()));
+        return new Care(
+                Times.time(due.at(), due.zone()),
+                due.title() + (due.kind() == PlanEvent.Kind.LOOK || due.detail().isBlank() ? "" : ": " + due.detail()),
+                due.question(),
+                switch (due.kind()) {
+                    case LOOK -> base + "/bench";
+                    case START -> base + "/plan";
+                    case STEP -> base + (water ? "/water" : "/plan/dates");
+                    case TURN -> base + "/bench";
+                    case PREPARE -> base + "/plan/dates";
+                },
+                minutes(due.minutes()),
+                due.done());
     }
 
     private static Task plan(Digest digest, Instant now) {
@@ -51,14 +169,6 @@ record TodayPage(boolean empty, Tasks due, List<Care> care, Tasks coming, Tasks 
                 digest.units() == 0 ? "nothing drawn yet" : digest.units() + " units",
                 "/trials/" + digest.id() + "/plan",
                 "Open the plan");
-    }
-
-    private static Care care(TrialLists.DueChore chore) {
-        return new Care(
-                Times.time(chore.at(), chore.zone()),
-                chore.name(),
-                chore.question(),
-                "/trials/" + chore.trial() + "/plan/dates");
     }
 
     private static Task look(Digest digest, Instant now) {

@@ -1,5 +1,6 @@
 package elsom.web.trial;
 
+import elsom.core.plan.PlanEvent;
 import elsom.core.trial.ProtocolCode;
 import elsom.core.trial.Standing;
 import elsom.core.trial.TrialId;
@@ -71,7 +72,16 @@ interface DigestMapper {
     record Head(TrialId id, String question, String problem, boolean putAway) {}
 
     /** A chore that is due. */
-    record ChoreRow(TrialId trialId, String question, ZoneId zone, Instant dueAt, String name) {}
+    record ChoreRow(
+            TrialId trialId,
+            String question,
+            ZoneId zone,
+            Instant dueAt,
+            PlanEvent.Kind kind,
+            String title,
+            String name,
+            int minutes,
+            boolean done) {}
 
     @Select("""
             select t.id from trial t left join digest d on d.trial_id = t.id
@@ -107,8 +117,10 @@ interface DigestMapper {
             values (#{id}, #{revision}, #{problem}, '', 0, '', '', '', false, 0, 0, false, current_timestamp)""")
     void insertUnreadable(@Param("id") TrialId id, @Param("revision") long revision, @Param("problem") String problem);
 
-    @Insert("insert into digest_chore (trial_id, due_at, name) values (#{id}, #{dueAt}, #{name})")
-    void insertChore(@Param("id") TrialId id, @Param("dueAt") Instant dueAt, @Param("name") String name);
+    @Insert("""
+            insert into digest_chore (trial_id, due_at, kind, title, name, minutes, done)
+            values (#{c.trialId}, #{c.dueAt}, #{c.kind}, #{c.title}, #{c.name}, #{c.minutes}, #{c.done})""")
+    void insertChore(@Param("c") ChoreRow chore);
 
     @Select(COLUMNS + "and t.stage = 'STARTED' and d.next_at <= #{now} order by d.next_at, t.id limit #{most}")
     List<Row> due(@Param("now") Instant now, @Param("most") int most);
@@ -152,9 +164,10 @@ interface DigestMapper {
     List<Head> putAway(int most);
 
     @Select("""
-            select c.trial_id, t.question, t.zone, c.due_at, c.name
+            select c.trial_id, t.question, t.zone, c.due_at, c.kind, c.title, c.name, c.minutes, c.done
             from digest_chore c join trial t on t.id = c.trial_id
-            where c.due_at >= #{from} and c.due_at < #{to} and t.stage = 'STARTED' and not t.put_away
+            where c.due_at >= #{from} and c.due_at < #{to} and not t.put_away
+            and (t.stage = 'STARTED' and c.kind <> 'START' or t.stage = 'DRAFT' and c.kind = 'START')
             order by c.due_at, c.trial_id limit #{most}""")
     List<ChoreRow> chores(@Param("from") Instant from, @Param("to") Instant to, @Param("most") int most);
 

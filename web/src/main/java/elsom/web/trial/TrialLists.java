@@ -1,12 +1,12 @@
 package elsom.web.trial;
 
-import elsom.core.trial.Chore;
+import elsom.core.plan.Plan;
+import elsom.core.plan.PlanEvent;
 import elsom.core.trial.Standing;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.platform.DiskSpace;
 import elsom.web.platform.NotFound;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -27,9 +27,8 @@ import org.springframework.transaction.support.TransactionOperations;
 public class TrialLists {
     private static final Logger LOG = LoggerFactory.getLogger(TrialLists.class);
     private static final int LONGEST_PROBLEM = 500;
-    private static final int LONGEST_CHORE = 300;
     private static final int AT_ONCE = 100;
-    private static final int MOST_CHORES = 200;
+    private static final int MOST_CHORES = 5000;
 
     private final DigestMapper digests;
     private final TrialMapper mapper;
@@ -57,22 +56,52 @@ public class TrialLists {
      * What Today shows, each sort up to a number, and how many there are in all.
      *
      * @param due with something to do now
-     * @param chores of the day in each trial's own zone
      */
     public record Day(
             List<Digest> due,
             List<Digest> coming,
             List<Digest> plans,
             List<Digest> finished,
-            List<DueChore> chores,
             List<CantBeRead> unreadable,
             int dueInAll,
             int comingInAll,
             int plansInAll,
             int finishedInAll) {}
 
-    /** A watering, feed or other step that is no look. */
-    public record DueChore(TrialId trial, String question, ZoneId zone, Instant at, String name) {}
+    /**
+     * Something to be done in a trial at a time.
+     *
+     * @param minutes it takes
+     * @param done whether it was written down as done that day, where that can be known
+     */
+    public record Due(
+            TrialId trial,
+            String question,
+            ZoneId zone,
+            Instant at,
+            PlanEvent.Kind kind,
+            String title,
+            String detail,
+            int minutes,
+            boolean done) {
+        static Due of(DigestMapper.ChoreRow row) {
+            return new Due(
+                    row.trialId(),
+                    row.question(),
+                    row.zone(),
+                    row.dueAt(),
+                    row.kind(),
+                    row.title(),
+                    row.name(),
+                    row.minutes(),
+                    row.done());
+        }
+
+        /** The day it is due, where the trial stands. */
+        public LocalDate day() {
+            return LocalDate.ofInstant(at, zone);
+        }
+    }
 
     /** A trial that is stored and can't be read. */
     public record CantBeRead(TrialId trial, String question, String problem) {}
@@ -92,7 +121,6 @@ public class TrialLists {
                 digested(digests.coming(now, mostOthers)),
                 digested(digests.plans(mostOthers)),
                 digested(digests.finished(mostOthers)),
-                chores(now),
                 unreadable(),
                 counts.due(),
                 counts.coming(),
@@ -104,15 +132,13 @@ public class TrialLists {
         return rows.stream().map(DigestMapper.Row::digest).toList();
     }
 
-    /** Today's chores, by each trial's own calendar. */
-    private List<DueChore> chores(Instant now) {
-        Duration twoDays = Duration.ofDays(2);
-        return digests.chores(now.minus(twoDays), now.plus(twoDays), MOST_CHORES).stream()
-                .filter(chore ->
-                        LocalDate.ofInstant(chore.dueAt(), chore.zone()).equals(LocalDate.ofInstant(now, chore.zone())))
-                .map(chore ->
-                        new DueChore(chore.trialId(), chore.question(), chore.zone(), chore.dueAt(), chore.name()))
-                .toList();
+    /**
+     * Everything that trials have to be done between two times, in order of time: looks, steps, turns, preparations, and starts
+     * of what has not started.
+     */
+    public List<Due> agenda(Instant from, Instant to) {
+        refresh();
+        return digests.chores(from, to, MOST_CHORES).stream().map(Due::of).toList();
     }
 
     /** Plans that have not started, the next to start first. */
@@ -169,8 +195,9 @@ public class TrialLists {
                 mapper.revisions(id).map(TrialMapper.Revisions::revision).orElse(-1L);
         try {
             TrialRecord record = trials.snapshot(id);
-            Digest digest = Digest.of(record, plans.plan(id));
-            return () -> replace(id, () -> insert(digest, revision, record));
+            Plan plan = plans.plan(id);
+            Digest digest = Digest.of(record, plan);
+            return () -> replace(id, () -> insert(digest, revision, record, plan));
         } catch (NotFound deletedMeanwhile) {
             return () -> LOG.debug("trial {} is gone", id);
         } catch (Unreadable unreadable) {
@@ -181,7 +208,7 @@ public class TrialLists {
         }
     }
 
-    private void insert(Digest digest, long revision, TrialRecord record) {
+    private void insert(Digest digest, long revision, TrialRecord record, Plan plan) {
         Standing.Next next = digest.standing().next();
         digests.insert(
                 digest,
@@ -190,12 +217,7 @@ public class TrialLists {
                 next == null ? 0 : next.done(),
                 next == null ? 0 : next.expected(),
                 next != null && next.weighs());
-        for (Chore chore : record.chores()) {
-            digests.insertChore(
-                    digest.id(),
-                    record.trial().start().plus(chore.afterStart()),
-                    Digest.clipped(chore.name(), LONGEST_CHORE));
-        }
+        DigestEvents.of(record, plan).forEach(digests::insertChore);
     }
 
     private void replace(TrialId id, Runnable insert) {

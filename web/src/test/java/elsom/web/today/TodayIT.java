@@ -4,12 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.EndpointCode;
+import elsom.core.trial.GivenKind;
 import elsom.core.trial.Instrument;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
 import elsom.web.AppTest;
 import elsom.web.GrowthPlan;
+import elsom.web.Web;
 import elsom.web.exchange.ExchangeFixture;
 import elsom.web.trial.Logbook;
 import elsom.web.trial.NewReading;
@@ -19,7 +22,9 @@ import elsom.web.trial.Trials;
 import elsom.web.trial.WholeTrial;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -40,7 +45,11 @@ class TodayIT {
     private Logbook logbook;
 
     private TodayPage at(Instant now) {
-        return TodayPage.of(lists.day(now, 500, 500), now);
+        return TodayPage.of(
+                lists.day(now, 500, 500),
+                lists.agenda(now.minus(Duration.ofDays(2)), now.plus(Duration.ofDays(9))),
+                now,
+                ZoneOffset.UTC);
     }
 
     private static List<TodayPage.Task> of(TrialId id, TodayPage.Tasks tasks) {
@@ -70,7 +79,7 @@ class TodayIT {
         plans.start(running);
         TodayPage page = at(GrowthPlan.START.plus(Duration.ofDays(3)).plus(Duration.ofHours(3)));
         assertThat(page.care())
-                .filteredOn(care -> care.href().equals("/trials/" + running + "/plan/dates"))
+                .filteredOn(care -> care.href().equals("/trials/" + running + "/water"))
                 .anySatisfy(care -> {
                     assertThat(care.what()).isEqualTo("Water");
                     assertThat(care.when()).isEqualTo("09:00");
@@ -78,6 +87,35 @@ class TodayIT {
         assertThat(of(running, page.coming()))
                 .singleElement()
                 .satisfies(task -> assertThat(task.action()).isEqualTo("Start measuring"));
+    }
+
+    @Test
+    void theWeekAddsUpWhatIsToBeDoneAndWateringIsTickedOff() {
+        TrialId running = plans.begin(GrowthPlan.plan(), UUID.randomUUID());
+        plans.start(running);
+        Instant morning = GrowthPlan.START.plus(Duration.ofDays(3)).plus(Duration.ofHours(3));
+        TodayPage page = at(morning);
+        assertThat(page.week()).hasSize(7);
+        assertThat(page.week().get(0).today()).isTrue();
+        assertThat(page.week().get(0).says()).contains("min");
+        assertThat(page.prepare()).extracting(TodayPage.Care::what).anyMatch(what -> what.contains("tap water"));
+        String water = "/trials/" + running + "/water";
+        assertThat(page.care()).filteredOn(care -> care.href().equals(water)).noneMatch(TodayPage.Care::done);
+        UnitCode unit = trials.snapshot(running).units().get(0).code();
+        logbook.give(running, GivenKind.WATER, "", Map.of(unit, 40.0), morning, "Bench A", UUID.randomUUID());
+        assertThat(at(morning).care())
+                .filteredOn(care -> care.href().equals(water))
+                .isNotEmpty()
+                .allMatch(TodayPage.Care::done);
+    }
+
+    @Test
+    void allDatesCanBeSubscribedToAtOneAddress(@LocalServerPort int port) throws Exception {
+        TrialId running = plans.begin(GrowthPlan.plan(), UUID.randomUUID());
+        plans.startNow(running);
+        String calendar = new Web(port).get("/calendar.ics").body();
+        assertThat(calendar).startsWith("BEGIN:VCALENDAR").contains("/trials/" + running, "Water");
+        assertThat(calendar).doesNotContain("Stand tap water");
     }
 
     @Test
