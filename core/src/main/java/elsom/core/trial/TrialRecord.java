@@ -1,6 +1,7 @@
 package elsom.core.trial;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -8,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
 
@@ -378,6 +380,18 @@ public final class TrialRecord {
     /** The first look with something left to do; empty when all are complete. */
     public Optional<Look> nextLook() {
         return setup.looks.stream().filter(look -> !progress(look).complete()).findFirst();
+    }
+
+    /**
+     * Units in the order they are read at a look: along the shelf and back; of a blind trial in a random order of each look, so
+     * that neither the last score nor a row of likes leads the next one.
+     */
+    public List<ExperimentalUnit> readingOrder(Look look) {
+        List<ExperimentalUnit> order = new ArrayList<>(benchOrder());
+        if (trial.blind()) {
+            Collections.shuffle(order, new Random(31 * trial.seed() + look.number()));
+        }
+        return List.copyOf(order);
     }
 
     /** Units in the order they are walked: bench by bench, along the shelf and back (a snake). */

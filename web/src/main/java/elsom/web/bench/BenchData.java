@@ -2,6 +2,7 @@ package elsom.web.bench;
 
 import elsom.core.diagnosis.IndicatorGroup;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Dimension;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.seedling.InjuryScore;
 import elsom.core.trial.Counting;
@@ -82,7 +83,7 @@ record BenchData(long trial, int look, String lookName, String timing, String st
      */
     static BenchData of(TrialRecord record, Look look, String timing, Optional<UnitCode> unit) {
         List<Task> tasks = new ArrayList<>();
-        record.benchOrder().forEach(one -> tasks.addAll(tasks(record, one, look)));
+        record.readingOrder(look).forEach(one -> tasks.addAll(tasks(record, one, look)));
         List<Task> here = unit.map(code -> tasks.stream()
                         .filter(task -> task.code().equals(code.value()))
                         .toList())
@@ -152,7 +153,7 @@ record BenchData(long trial, int look, String lookName, String timing, String st
                 endpoint.takesSymptoms() ? plant(record, unit) : "",
                 endpoint.counting() == Counting.COUNT_OF ? endpoint.size() : 0,
                 record.current(ref).map(reading -> current(reading, endpoint)).orElse(null),
-                before(record, ref),
+                hidesEarlier(record, endpoint) ? List.of() : before(record, ref),
                 history(record, ref));
     }
 
@@ -192,6 +193,11 @@ record BenchData(long trial, int look, String lookName, String timing, String st
 
     private static String symbol(UnitOfMeasure unit, double value) {
         return unit.symbol().isEmpty() ? "" : " " + unit.symbol(value);
+    }
+
+    /** What was scored before would lead the next score of a blind trial. */
+    private static boolean hidesEarlier(TrialRecord record, Endpoint endpoint) {
+        return record.trial().blind() && endpoint.unit().dimension() == Dimension.SCORE;
     }
 
     /** The last values read before, the latest last. */

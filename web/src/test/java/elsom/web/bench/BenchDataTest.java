@@ -130,4 +130,30 @@ class BenchDataTest {
                 .extracting(BenchData.Task::plant)
                 .containsOnly("broadleaf");
     }
+
+    @Test
+    void aBlindTrialIsScoredInANewRandomOrderEachLookWithoutWhatWasScoredBefore() {
+        ABioassay bioassay = ABioassay.of(ABioassay.SEEDLINGS, ABioassay.LOT).scored(ABioassay::auxin);
+        TrialRecord seen = bioassay.record();
+        TrialRecord blind = seen.with(seen.trial().begun(true)).codesOnly();
+        Look later = blind.looks().get(1);
+        List<String> walked =
+                seen.benchOrder().stream().map(unit -> unit.code().value()).toList();
+        List<String> first = codes(blind, blind.looks().get(0));
+        assertThat(first).containsExactlyInAnyOrderElementsOf(walked).isNotEqualTo(walked);
+        assertThat(codes(blind, later)).isNotEqualTo(first);
+        assertThat(codes(blind, later)).as("the same on every device").isEqualTo(codes(blind, later));
+        assertThat(BenchData.of(blind, later, "NOW", Optional.empty()).tasks())
+                .filteredOn(task -> task.endpoint().equals("injury"))
+                .allMatch(task -> task.before().isEmpty());
+        assertThat(BenchData.of(seen, later, "NOW", Optional.empty()).tasks())
+                .filteredOn(task -> task.endpoint().equals("injury"))
+                .noneMatch(task -> task.before().isEmpty());
+    }
+
+    private static List<String> codes(TrialRecord record, Look look) {
+        return record.readingOrder(look).stream()
+                .map(unit -> unit.code().value())
+                .toList();
+    }
 }
