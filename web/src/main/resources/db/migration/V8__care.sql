@@ -25,6 +25,22 @@ create table given_unit (
 alter table digest_chore add column kind varchar(12) default 'STEP' not null;
 alter table digest_chore add column minutes integer default 0 not null;
 alter table digest_chore add column title varchar(60) default '' not null;
+alter table digest_chore add column prepare varchar(200) default '' not null;
 alter table digest_chore add column done boolean default false not null;
 delete from digest_chore;
 delete from digest;
+
+-- Photos of units, made smaller and without where they were taken.
+create table photo (
+    id              bigint generated always as identity primary key,
+    trial_id        bigint       not null references trial(id),
+    unit_code       varchar(5)   not null,
+    look            integer      not null,
+    taken_at        timestamp(9) with time zone not null,
+    station         varchar(30)  not null,
+    width           integer      not null,
+    height          integer      not null,
+    jpeg            blob         not null,
+    foreign key (trial_id, unit_code) references experimental_unit(trial_id, code)
+);
+create index photo_by_unit on photo(trial_id, unit_code, look);

@@ -4,7 +4,8 @@ package elsom.core.trial;
 public enum Instrument {
     HAND("read and typed"),
     SCALE("taken from the scale"),
-    FILE("read in from a file");
+    FILE("read in from a file"),
+    PHOTO("worked out from a photo");
 
     private final String label;
 

@@ -5,6 +5,7 @@ import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import elsom.web.kit.TrialHeader;
+import elsom.web.photo.Photos;
 import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
 import java.time.Clock;
@@ -22,9 +23,11 @@ import org.springframework.web.bind.annotation.PathVariable;
 class UnitController {
     private final Trials trials;
     private final Plans plans;
+    private final Photos photos;
     private final Clock clock;
 
-    UnitController(Trials trials, Plans plans, Clock clock) {
+    UnitController(Trials trials, Plans plans, Photos photos, Clock clock) {
+        this.photos = photos;
         this.trials = trials;
         this.plans = plans;
         this.clock = clock;
@@ -41,7 +44,8 @@ class UnitController {
                         TrialHeader.of(record, now, TrialHeader.Step.BENCH),
                         Rotation.at(record, now),
                         unit,
-                        earlier(record, unit)));
+                        earlier(record, unit),
+                        photos.of(record.trial().id(), unit)));
         return "bench/unit";
     }
 

@@ -12,13 +12,28 @@ import elsom.web.kit.Places;
 import elsom.web.kit.Swatch;
 import elsom.web.kit.Times;
 import elsom.web.kit.TrialHeader;
+import elsom.web.photo.Photos;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
 
 /** All readings of a unit. */
-record UnitPage(TrialHeader header, String code, Swatch swatch, String place, String benchHref, List<Stage> stages) {
+record UnitPage(
+        TrialHeader header,
+        String code,
+        Swatch swatch,
+        String place,
+        String benchHref,
+        List<Stage> stages,
+        List<Photo> photos,
+        List<Choice> looks) {
+
+    /** A photo over time. */
+    record Photo(String href, String look, String when) {}
+
+    /** A look that a photo can be of. */
+    record Choice(int number, String name, boolean next) {}
 
     /**
      * The unit in one trial.
@@ -30,7 +45,12 @@ record UnitPage(TrialHeader header, String code, Swatch swatch, String place, St
     /** One observation with what stands; corrections stand below it. */
     record Line(String look, String what, String value, String when, String station, List<String> corrected) {}
 
-    static UnitPage of(TrialHeader header, TrialRecord record, UnitCode code, List<TrialRecord> earlier) {
+    static UnitPage of(
+            TrialHeader header,
+            TrialRecord record,
+            UnitCode code,
+            List<TrialRecord> earlier,
+            List<Photos.Photo> photos) {
         ExperimentalUnit unit = record.unit(code).orElseThrow();
         List<Stage> stages = new ArrayList<>();
         stages.add(stage(record, code, ""));
@@ -41,7 +61,19 @@ record UnitPage(TrialHeader header, String code, Swatch swatch, String place, St
                 Swatch.of(record.treatment(unit)),
                 Places.words(record, unit),
                 "/trials/" + record.trial().id() + "/bench?unit=" + code,
-                stages);
+                stages,
+                photos.stream()
+                        .map(photo -> new Photo(
+                                "/trials/" + record.trial().id() + "/photos/" + photo.id(),
+                                record.look(photo.look()).map(Look::name).orElse(""),
+                                Times.dayAndTime(photo.takenAt(), record.trial().zone())))
+                        .toList(),
+                record.looks().stream()
+                        .map(look -> new Choice(
+                                look.number(),
+                                look.name(),
+                                record.nextLook().map(look::equals).orElse(false)))
+                        .toList());
     }
 
     private static Stage stage(TrialRecord record, UnitCode code, String question) {

@@ -49,9 +49,6 @@ final class CalendarFile {
     static String of(List<TrialLists.Due> agenda, String host, Instant now) {
         Calendar calendar = empty();
         for (TrialLists.Due due : agenda) {
-            if (due.kind() == PlanEvent.Kind.PREPARE) {
-                continue;
-            }
             VEvent entry = new VEvent(
                     due.at(),
                     due.at().plus(Duration.ofMinutes(Math.max(10, due.minutes()))),

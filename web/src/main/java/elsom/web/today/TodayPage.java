@@ -76,14 +76,15 @@ record TodayPage(
                 Tasks.of(day.due().stream().map(digest -> look(digest, now)).toList(), day.dueInAll()),
                 agenda.stream()
                         .filter(due -> due.day().equals(LocalDate.ofInstant(now, due.zone())))
-                        .filter(due -> due.kind() != PlanEvent.Kind.PREPARE)
                         .filter(due ->
                                 due.kind() != PlanEvent.Kind.LOOK || due.at().isAfter(now))
                         .map(TodayPage::care)
                         .toList(),
                 agenda.stream()
-                        .filter(due -> due.kind() == PlanEvent.Kind.PREPARE
-                                && due.day().equals(LocalDate.ofInstant(now, due.zone())))
+                        .filter(due -> !due.prepare().isEmpty()
+                                && due.day()
+                                        .equals(LocalDate.ofInstant(now, due.zone())
+                                                .plusDays(1)))
                         .map(TodayPage::prepare)
                         .toList(),
                 week(today, agenda),
@@ -110,9 +111,7 @@ record TodayPage(
     }
 
     private static List<TrialLists.Due> on(LocalDate date, List<TrialLists.Due> agenda) {
-        return agenda.stream()
-                .filter(one -> one.day().equals(date) && one.kind() != PlanEvent.Kind.PREPARE)
-                .toList();
+        return agenda.stream().filter(one -> one.day().equals(date)).toList();
     }
 
     private static WeekDay weekDay(LocalDate date, boolean today, List<TrialLists.Due> due, int full) {
@@ -138,7 +137,7 @@ record TodayPage(
     }
 
     private static Care prepare(TrialLists.Due due) {
-        return new Care("", due.detail(), due.question(), "/trials/" + due.trial() + "/plan/dates", "", false);
+        return new Care("", due.prepare(), due.question(), "/trials/" + due.trial() + "/plan/dates", "", false);
     }
 
     private static Care care(TrialLists.Due due) {

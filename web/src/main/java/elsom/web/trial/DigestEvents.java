@@ -5,13 +5,10 @@ import elsom.core.plan.PlanEvent;
 import elsom.core.plan.PlanEvents;
 import elsom.core.plan.Preparing;
 import elsom.core.trial.Given;
-import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.List;
 
 /** The events of a plan as lists across trials keep them. */
@@ -21,38 +18,25 @@ final class DigestEvents {
 
     private DigestEvents() {}
 
-    /** Events with the preparations of the day before. */
+    /** Events, each with what is best prepared the day before. */
     static List<DigestMapper.ChoreRow> of(TrialRecord record, Plan plan) {
-        List<DigestMapper.ChoreRow> rows = new ArrayList<>();
-        TrialId id = record.trial().id();
-        for (PlanEvent event : PlanEvents.of(plan)) {
-            rows.add(row(id, record, event.at(), event.kind(), event.title(), event.detail(), (int)
-                    event.takes().toMinutes()));
-            Preparing.dayBefore(plan, event)
-                    .ifPresent(what -> rows.add(row(
-                            id,
-                            record,
-                            event.at().minus(Duration.ofDays(1)),
-                            PlanEvent.Kind.PREPARE,
-                            event.title(),
-                            what,
-                            0)));
-        }
-        return rows;
+        return PlanEvents.of(plan).stream()
+                .map(event -> row(record, plan, event))
+                .toList();
     }
 
-    private static DigestMapper.ChoreRow row(
-            TrialId id, TrialRecord record, Instant at, PlanEvent.Kind kind, String title, String name, int minutes) {
+    private static DigestMapper.ChoreRow row(TrialRecord record, Plan plan, PlanEvent event) {
         return new DigestMapper.ChoreRow(
-                id,
+                record.trial().id(),
                 record.trial().question(),
                 record.trial().zone(),
-                at,
-                kind,
-                Digest.clipped(title, LONGEST_TITLE),
-                Digest.clipped(name, LONGEST_NAME),
-                minutes,
-                kind == PlanEvent.Kind.STEP && given(record, title, at));
+                event.at(),
+                event.kind(),
+                Digest.clipped(event.title(), LONGEST_TITLE),
+                Digest.clipped(event.detail(), LONGEST_NAME),
+                (int) event.takes().toMinutes(),
+                Preparing.dayBefore(plan, event).orElse(""),
+                event.kind() == PlanEvent.Kind.STEP && given(record, event.title(), event.at()));
     }
 
     /** Whether the log of water and feed has such an entry of that day. */

@@ -81,6 +81,7 @@ interface DigestMapper {
             String title,
             String name,
             int minutes,
+            String prepare,
             boolean done) {}
 
     @Select("""
@@ -118,9 +119,10 @@ interface DigestMapper {
     void insertUnreadable(@Param("id") TrialId id, @Param("revision") long revision, @Param("problem") String problem);
 
     @Insert("""
-            insert into digest_chore (trial_id, due_at, kind, title, name, minutes, done)
-            values (#{c.trialId}, #{c.dueAt}, #{c.kind}, #{c.title}, #{c.name}, #{c.minutes}, #{c.done})""")
-    void insertChore(@Param("c") ChoreRow chore);
+            <script>insert into digest_chore (trial_id, due_at, kind, title, name, minutes, prepare, done) values
+            <foreach item="c" collection="all" separator=",">(#{c.trialId}, #{c.dueAt}, #{c.kind}, #{c.title}, #{c.name},
+                #{c.minutes}, #{c.prepare}, #{c.done})</foreach></script>""")
+    void insertChores(@Param("all") List<ChoreRow> chores);
 
     @Select(COLUMNS + "and t.stage = 'STARTED' and d.next_at <= #{now} order by d.next_at, t.id limit #{most}")
     List<Row> due(@Param("now") Instant now, @Param("most") int most);
@@ -164,7 +166,7 @@ interface DigestMapper {
     List<Head> putAway(int most);
 
     @Select("""
-            select c.trial_id, t.question, t.zone, c.due_at, c.kind, c.title, c.name, c.minutes, c.done
+            select c.trial_id, t.question, t.zone, c.due_at, c.kind, c.title, c.name, c.minutes, c.prepare, c.done
             from digest_chore c join trial t on t.id = c.trial_id
             where c.due_at >= #{from} and c.due_at < #{to} and not t.put_away
             and (t.stage = 'STARTED' and c.kind <> 'START' or t.stage = 'DRAFT' and c.kind = 'START')

@@ -72,6 +72,7 @@ public class TrialLists {
      * Something to be done in a trial at a time.
      *
      * @param minutes it takes
+     * @param prepare what is best done the day before; may be empty
      * @param done whether it was written down as done that day, where that can be known
      */
     public record Due(
@@ -83,6 +84,7 @@ public class TrialLists {
             String title,
             String detail,
             int minutes,
+            String prepare,
             boolean done) {
         static Due of(DigestMapper.ChoreRow row) {
             return new Due(
@@ -94,6 +96,7 @@ public class TrialLists {
                     row.title(),
                     row.name(),
                     row.minutes(),
+                    row.prepare(),
                     row.done());
         }
 
@@ -133,7 +136,7 @@ public class TrialLists {
     }
 
     /**
-     * Everything that trials have to be done between two times, in order of time: looks, steps, turns, preparations, and starts
+     * Everything that trials have to be done between two times, in order of time: looks, steps, turns, and starts
      * of what has not started.
      */
     public List<Due> agenda(Instant from, Instant to) {
@@ -217,7 +220,10 @@ public class TrialLists {
                 next == null ? 0 : next.done(),
                 next == null ? 0 : next.expected(),
                 next != null && next.weighs());
-        DigestEvents.of(record, plan).forEach(digests::insertChore);
+        List<DigestMapper.ChoreRow> events = DigestEvents.of(record, plan);
+        for (int from = 0; from < events.size(); from += AT_ONCE) {
+            digests.insertChores(events.subList(from, Math.min(events.size(), from + AT_ONCE)));
+        }
     }
 
     private void replace(TrialId id, Runnable insert) {

@@ -88,7 +88,8 @@ class BenchDataTest {
                 TrialHeader.of(measured, ExchangeFixture.START, TrialHeader.Step.BENCH),
                 measured,
                 corrected.ref().unit(),
-                List.of(measured));
+                List.of(measured),
+                List.of());
         assertThat(page.stages()).hasSize(2);
         UnitPage.Stage stage = page.stages().get(0);
         assertThat(stage.lines().get(0).value()).isEqualTo("31.25 g");

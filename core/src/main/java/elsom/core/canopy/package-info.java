@@ -1,0 +1,5 @@
+/** Green cover of a tray from a photo. */
+@NullMarked
+package elsom.core.canopy;
+
+import org.jspecify.annotations.NullMarked;
