@@ -44,3 +44,15 @@ create table photo (
     foreign key (trial_id, unit_code) references experimental_unit(trial_id, code)
 );
 create index photo_by_unit on photo(trial_id, unit_code, look);
+
+-- Meters as they were checked in their solutions.
+create table meter_check (
+    id              bigint generated always as identity primary key,
+    kind            varchar(4)   not null,
+    station         varchar(30)  not null,
+    checked_at      timestamp(9) with time zone not null,
+    grade           varchar(8)   not null,
+    slope_percent   double precision not null,
+    off             double precision not null
+);
+create index meter_check_by_station on meter_check(station, kind, checked_at);

@@ -23,6 +23,7 @@ public enum FlagCode {
     CONTROL_FAILED,
     ASKED_LATE,
     UNEVEN_CARE,
+    UNCHECKED_METER,
     /** Of a plan, before anything is read. */
     PLAN,
     /** Of weighings that don't fit together. */

@@ -1,6 +1,7 @@
 package elsom.core.results;
 
 import elsom.core.flag.Flag;
+import elsom.core.flag.UncheckedMeter;
 import elsom.core.flag.UnevenCare;
 import elsom.core.plan.WateringSchool;
 import elsom.core.trial.Look;
@@ -73,6 +74,7 @@ public record Findings(
         }
         draft.flags(UnevenCare.of(
                 evidence.record(), evidence.plan().rules().watering() == WateringSchool.EACH_TO_REFILL_WEIGHT));
+        draft.flags(UncheckedMeter.of(evidence.record()));
         return new Findings(
                 evidence.look(),
                 draft.looks.isEmpty() ? evidence.begun() : draft.looks,

@@ -1,9 +1,12 @@
 package elsom.core.sums;
 
+import elsom.core.meter.MeterCheck;
+import elsom.core.meter.MeterKind;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Quantity;
 import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -23,7 +26,6 @@ final class Meters {
     private static final double FAIR_LOW = 90;
     private static final double WIDEST_ZERO_MV = 30;
     private static final double LARGEST_MV = 500;
-    private static final double WIDEST_OFF = 0.5;
 
     private Meters() {}
 
@@ -104,14 +106,14 @@ final class Meters {
         }
         OptionalDouble third = values.optional("basic");
         double basic = third.isPresent() ? (third.getAsDouble() - middle) / (BASIC - MIDDLE) : acid;
-        double worst = Math.abs(basic - 1) > Math.abs(acid - 1) ? basic : acid;
+        if (!(basic > 0)) {
+            values.refuse("basic", "It must show more in buffer 10.01 than in 7.00. Accepted: 9.9");
+            return Optional.empty();
+        }
+        List<Double> shown = new ArrayList<>(List.of(values.quantity("acid"), middle));
+        third.ifPresent(shown::add);
         double off = middle - MIDDLE;
-        boolean near = Math.abs(off) <= WIDEST_OFF;
-        String verdict = 100 * worst >= GOOD_LOW && 100 * worst <= GOOD_HIGH && near
-                ? "The meter is good."
-                : 100 * worst >= FAIR_LOW && 100 * worst <= GOOD_HIGH
-                        ? "It will do for now: calibrate it, and clean the electrode soon."
-                        : "Don't measure with it: clean the electrode, take fresh buffers, calibrate, look again.";
+        String verdict = MeterCheck.of(MeterKind.PH, shown).advice();
         SumAnswer answer = SumAnswer.of(verdict)
                 .line("Slope from 4.01 to 7.00", Decimals.fixed(100 * acid, 1) + " %")
                 .line("Off at 7.00 by", Decimals.fixed(off, 2))

@@ -1,6 +1,7 @@
 package elsom.web.bench;
 
 import elsom.core.design.Rotation;
+import elsom.core.meter.MeterKind;
 import elsom.core.quantity.Typed;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
@@ -15,6 +16,7 @@ import elsom.core.trial.UnitCode;
 import elsom.web.device.Scale;
 import elsom.web.kit.ClosedPage;
 import elsom.web.kit.TrialHeader;
+import elsom.web.meter.MeterChecks;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
 import elsom.web.platform.Station;
@@ -45,9 +47,11 @@ class BenchController {
     private final Logbook logbook;
     private final Entries entries;
     private final Scale scale;
+    private final MeterChecks meters;
     private final Clock clock;
 
-    BenchController(Trials trials, Logbook logbook, Entries entries, Scale scale, Clock clock) {
+    BenchController(Trials trials, Logbook logbook, Entries entries, Scale scale, MeterChecks meters, Clock clock) {
+        this.meters = meters;
         this.trials = trials;
         this.logbook = logbook;
         this.entries = entries;
@@ -74,6 +78,7 @@ class BenchController {
                 .or(record::nextLook)
                 .orElseGet(() -> record.looks().get(record.looks().size() - 1));
         Optional<UnitCode> chosen = unit.map(code -> unit(record, code));
+        model.addAttribute("unchecked", unchecked(record, shown, station, now));
         model.addAttribute(
                 "page",
                 BenchPage.of(
@@ -85,6 +90,16 @@ class BenchController {
                         scale.fault(),
                         now));
         return "bench/bench";
+    }
+
+    /** Meters that a look is read with and that were not checked. */
+    private List<String> unchecked(TrialRecord record, Look look, Station station, Instant now) {
+        return look.endpoints().stream()
+                .flatMap(code -> MeterKind.of(record.endpoint(code).unit().dimension()).stream())
+                .distinct()
+                .filter(kind -> meters.good(station.signature(), kind, now).isEmpty())
+                .map(MeterKind::label)
+                .toList();
     }
 
     /** The unit of a typed code. */

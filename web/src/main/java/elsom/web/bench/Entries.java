@@ -17,6 +17,7 @@ import elsom.core.trial.TrialRecord;
 import elsom.core.trial.TypedReading;
 import elsom.core.trial.UnitCode;
 import elsom.web.kit.Times;
+import elsom.web.meter.MeterChecks;
 import elsom.web.platform.Station;
 import elsom.web.trial.Entered;
 import elsom.web.trial.Logbook;
@@ -39,9 +40,11 @@ class Entries {
     private final Trials trials;
     private final Plans plans;
     private final Logbook logbook;
+    private final MeterChecks meters;
     private final Clock clock;
 
-    Entries(Trials trials, Plans plans, Logbook logbook, Clock clock) {
+    Entries(Trials trials, Plans plans, Logbook logbook, MeterChecks meters, Clock clock) {
+        this.meters = meters;
         this.trials = trials;
         this.plans = plans;
         this.logbook = logbook;
@@ -124,7 +127,11 @@ class Entries {
                 takenAt,
                 now,
                 station.signature(),
-                form.instrument(),
+                meters.instrument(
+                        form.instrument(),
+                        record.endpoint(ref.endpoint()).unit().dimension(),
+                        station.signature(),
+                        takenAt),
                 form.replaces() == null ? null : new ReadingId(form.replaces()),
                 reason,
                 form.token());
