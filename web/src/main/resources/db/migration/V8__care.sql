@@ -56,3 +56,13 @@ create table meter_check (
     off             double precision not null
 );
 create index meter_check_by_station on meter_check(station, kind, checked_at);
+
+-- Keys by which scripts of one's own send readings; only a digest of each is kept.
+create table intake_key (
+    id              bigint generated always as identity primary key,
+    station         varchar(30)  not null,
+    digest          varchar(64)  not null unique,
+    made_at         timestamp(9) with time zone not null,
+    used_at         timestamp(9) with time zone,
+    withdrawn_at    timestamp(9) with time zone
+);

@@ -5,6 +5,7 @@ public enum Instrument {
     HAND("read and typed"),
     SCALE("taken from the scale"),
     FILE("read in from a file"),
+    SCRIPT("sent by a script"),
     PHOTO("worked out from a photo"),
     METER("read from a meter that was checked that day"),
     METER_UNCHECKED("read from a meter that was not checked that day");

@@ -8,6 +8,11 @@ import elsom.core.flag.Flag;
 import elsom.core.flag.UncheckedMeter;
 import elsom.core.protocol.water.WaterTrial;
 import elsom.core.sim.BenchMeter;
+import elsom.core.trial.CorrectionReason;
+import elsom.core.trial.Instrument;
+import elsom.core.trial.Reading;
+import elsom.core.trial.ReadingId;
+import elsom.core.trial.TrialRecord;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -64,6 +69,34 @@ class MeterCheckTest {
                         .mapToObj(i -> Double.valueOf(BenchMeter.shows(
                                 MeterKind.PH, MeterKind.PH.solutions().get(i), fault, 3, seed + i)))
                         .toList());
+    }
+
+    @Test
+    void whatWasReadWithoutACheckIsFlaggedWithItsUnits() {
+        TrialRecord record = WaterTrial.aTrial()
+                .medium("wood fibre")
+                .medium("leaf mould")
+                .dried((t, r) -> 40, (t, r) -> 200 + r, (t, r) -> 0.01)
+                .drawn();
+        Reading last = record.readings().get(record.readings().size() - 1);
+        Reading unchecked = new Reading(
+                new ReadingId(last.id().value() + 1),
+                last.ref(),
+                last.value(),
+                last.typedText(),
+                last.typedUnit(),
+                last.takenAt(),
+                last.recordedAt(),
+                "Bench A",
+                Instrument.METER_UNCHECKED,
+                last.id(),
+                CorrectionReason.WEIGHED_AGAIN);
+        assertThat(UncheckedMeter.of(record.plus(List.of(unchecked))))
+                .singleElement()
+                .satisfies(flag -> {
+                    assertThat(flag.seen()).startsWith("1 reading was taken with a meter");
+                    assertThat(flag.units()).containsExactly(last.ref().unit().value());
+                });
     }
 
     @Test

@@ -116,9 +116,9 @@ class MeterController {
     }
 
     private static String solution(MeterKind kind, int i) {
-        return (kind == MeterKind.PH ? "buffer " : "")
-                + Decimals.upTo(kind.solutions().get(i), 3)
-                + (kind == MeterKind.PH ? "" : " mS/cm");
+        return kind == MeterKind.PH
+                ? "buffer " + Decimals.fixed(kind.solutions().get(i), 2)
+                : Decimals.upTo(kind.solutions().get(i), 3) + " mS/cm";
     }
 
     private List<MeterView> views(Station station, Map<String, String> typed, Map<String, String> problems) {

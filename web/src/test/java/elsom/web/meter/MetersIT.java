@@ -55,7 +55,7 @@ class MetersIT {
         assertThat(web.get("/meters").body()).contains("not checked today");
         assertThat(web.post("/meters", Map.of("kind", "PH", "PH0", "4,12", "PH1", "clean"))
                         .body())
-                .contains("What does it show in buffer 7?", "value=\"4,12\"");
+                .contains("What does it show in buffer 7.00?", "value=\"4,12\"");
         assertThat(web.post("/meters", Map.of("kind", "PH", "PH0", "7.1", "PH1", "4.1"))
                         .body())
                 .contains("That can&#39;t be");

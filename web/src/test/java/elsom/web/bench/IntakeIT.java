@@ -1,0 +1,102 @@
+package elsom.web.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elsom.core.trial.Instrument;
+import elsom.core.trial.Reading;
+import elsom.core.trial.TrialId;
+import elsom.web.AppTest;
+import elsom.web.Web;
+import elsom.web.exchange.ExchangeFixture;
+import elsom.web.trial.Trials;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** Readings from scripts: by a key that is shown once, and never without one. */
+@AppTest
+class IntakeIT {
+    private static final Pattern KEY = Pattern.compile("key-shown\">([^<]+)<");
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private Trials trials;
+
+    private TrialId trial = new TrialId(1);
+    private String unit = "";
+
+    @BeforeEach
+    void aTrial() {
+        trial = trials.create(ExchangeFixture.fresh(), UUID.randomUUID());
+        unit = trials.snapshot(trial).units().get(0).code().value();
+    }
+
+    private HttpResponse<String> send(String key, String value, String more) throws Exception {
+        String body = """
+                {"trial": %s, "unit": "%s", "look": 1, "endpoint": "tare-mass", "value": "%s"%s}""".formatted(trial, unit, value, more);
+        return HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/intake/readings"))
+                                .header("Authorization", "Bearer " + key)
+                                .header("Content-Type", "application/json")
+                                .POST(HttpRequest.BodyPublishers.ofString(body))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString());
+    }
+
+    private String made() throws Exception {
+        Matcher key = KEY.matcher(new Web(port)
+                .post("/intake/keys", Map.of("station", "Balance 2"))
+                .body());
+        assertThat(key.find()).isTrue();
+        return key.group(1);
+    }
+
+    @Test
+    void aReadingIsEnteredAsIfItWereTypedAndOnceForItsToken() throws Exception {
+        String key = made();
+        assertThat(new Web(port).get("/intake").body())
+                .as("shown once")
+                .contains("Balance 2")
+                .doesNotContain(key);
+        String token = ", \"token\": \"" + UUID.randomUUID() + "\"";
+        assertThat(send(key, "31.2 g", token).statusCode()).isEqualTo(200);
+        assertThat(send(key, "31.2 g", token).statusCode()).isEqualTo(200);
+        assertThat(trials.snapshot(trial).readings()).hasSize(1);
+        Reading reading = trials.snapshot(trial).readings().get(0);
+        assertThat(reading.station()).isEqualTo("Balance 2");
+        assertThat(reading.instrument()).isEqualTo(Instrument.SCRIPT);
+        assertThat(send(key, "heavy", "").statusCode()).isEqualTo(422);
+        assertThat(send(key, "31.9 g", "").statusCode()).as("another stands").isEqualTo(409);
+        assertThat(send(key, "31.9 g", ", \"replaces\": " + reading.id()).statusCode())
+                .isEqualTo(200);
+        assertThat(trials.snapshot(trial).readings()).hasSize(2);
+    }
+
+    @Test
+    void withoutAKeyOrWithOneThatWasWithdrawnNothingIsTaken() throws Exception {
+        assertThat(send("guessed", "31.2 g", "").statusCode()).isEqualTo(401);
+        String key = made();
+        assertThat(send(key, "31.2 g", "").statusCode()).isEqualTo(200);
+        Web web = new Web(port);
+        Matcher withdraw = Pattern.compile("/intake/keys/(\\d+)/withdraw")
+                .matcher(web.get("/intake").body());
+        while (withdraw.find()) {
+            web.post("/intake/keys/" + withdraw.group(1) + "/withdraw", Map.of());
+        }
+        assertThat(send(key, "31.2 g", "").statusCode()).isEqualTo(401);
+        assertThat(web.post("/intake/keys", Map.of("station", "x".repeat(40))).statusCode())
+                .isEqualTo(422);
+    }
+}
