@@ -13,6 +13,7 @@ import elsom.core.plan.PlannedLook;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Pots;
 import elsom.core.plan.Question;
+import elsom.core.plan.Recurring;
 import elsom.core.plan.Rules;
 import elsom.core.plan.Site;
 import elsom.core.plan.Stated;
@@ -34,6 +35,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 
@@ -260,7 +262,7 @@ final class DemoPlans {
                         plan.pots())
                 .with(in(LayoutKind.LATIN_SQUARE, 4, Site.named("Mist bench"), 0, 2266));
         return asking(
-                crossed,
+                daily(crossed, Recurring.Kind.WATER, "mist, all trays alike", 56),
                 asks(List.of(3), 1, "rooted", Direction.HIGHER, 25, true),
                 asks(List.of(2), 1, "rooted", Direction.HIGHER, 25, true));
     }
@@ -295,8 +297,17 @@ final class DemoPlans {
                 1604);
         Factor limestone =
                 LevelsText.parse("Ground limestone", FactorKind.DOSE, "0, 1, 2, 3, 4, 6 g/L", "", null, null);
-        return plan.with(Treatments.crossed(List.of(limestone), "composted bracken", List.of()), plan.pots())
+        Plan jars = plan.with(Treatments.crossed(List.of(limestone), "composted bracken", List.of()), plan.pots())
                 .with(in(LayoutKind.COMPLETELY_RANDOM, 3, Site.named("Potting shed shelf"), 0, 1604));
+        return daily(jars, Recurring.Kind.AIR, "open every jar for a minute", 28);
+    }
+
+    /** With a step that is due every day, whatever the day is. */
+    private static Plan daily(Plan plan, Recurring.Kind kind, String note, int days) {
+        List<Recurring> steps = new ArrayList<>(plan.schedule().steps());
+        steps.add(new Recurring(kind, note, Duration.ofDays(1), Duration.ofDays(1), Duration.ofDays(days)));
+        return plan.with(plan.schedule()
+                .with(plan.schedule().looks(), steps, plan.schedule().hours()));
     }
 
     /** One bag of each, as somebody once did it. */

@@ -32,7 +32,7 @@ public record TimeBar(
         /** Long labels at an end grow inwards. */
         public String anchor() {
             boolean longLabel = label.length() > LONG;
-            return longLabel && at > 94 ? "end" : longLabel && at < 6 ? "start" : "middle";
+            return at > 97 || (longLabel && at > 94) ? "end" : at < 3 || (longLabel && at < 6) ? "start" : "middle";
         }
 
         public int textX() {

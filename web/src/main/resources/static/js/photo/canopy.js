@@ -2,7 +2,7 @@
 
 const place = document.getElementById('canopy');
 const at = (id) => document.getElementById(id);
-const { base } = place.dataset;
+const base = place?.dataset.base;
 let waiting = 0;
 let asked = 0;
 let touched = false;
@@ -33,19 +33,21 @@ async function work() {
   }
 }
 
-at('threshold').addEventListener('input', () => {
-  touched = true;
-  clearTimeout(waiting);
-  waiting = setTimeout(work, 80);
-});
-at('show-mask').addEventListener('change', (event) => { at('mask').hidden = !event.target.checked; });
-place.addEventListener('click', (event) => {
-  const { x, y } = within(place.getBoundingClientRect(), event);
-  at('card-x').value = x.toFixed(4);
-  at('card-y').value = y.toFixed(4);
-  at('card').removeAttribute('hidden');
-  at('card').style.left = `${100 * x}%`;
-  at('card').style.top = `${100 * y}%`;
-  touched = false;
-  work();
-});
+if (place) {
+  at('threshold').addEventListener('input', () => {
+    touched = true;
+    clearTimeout(waiting);
+    waiting = setTimeout(work, 80);
+  });
+  at('show-mask').addEventListener('change', (event) => { at('mask').hidden = !event.target.checked; });
+  place.addEventListener('click', (event) => {
+    const { x, y } = within(place.getBoundingClientRect(), event);
+    at('card-x').value = x.toFixed(4);
+    at('card-y').value = y.toFixed(4);
+    at('card').removeAttribute('hidden');
+    at('card').style.left = `${100 * x}%`;
+    at('card').style.top = `${100 * y}%`;
+    touched = false;
+    work();
+  });
+}

@@ -108,6 +108,6 @@ class DesignPageTest {
         DesignPage page = page("1 moss + 1 sand", "cuttings");
         assertThat(page.text()).isEqualTo("50 % moss + 50 % sand");
         assertThat(page.fit()).isEqualTo("not known");
-        assertThat(page.batch()).extracting(DesignPage.BatchLine::mass).containsOnly("weight not known");
+        assertThat(page.batch()).extracting(DesignPage.BatchLine::mass).containsOnly("not known");
     }
 }
