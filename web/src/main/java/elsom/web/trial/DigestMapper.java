@@ -133,6 +133,9 @@ interface DigestMapper {
     @Select(COLUMNS + "and t.stage = 'DRAFT' order by t.start_at, t.id limit #{most}")
     List<Row> plans(int most);
 
+    @Select(COLUMNS + "and t.stage = 'DRAFT' order by t.id desc limit #{most}")
+    List<Row> drafts(int most);
+
     @Select(COLUMNS + "and t.stage = 'STARTED' and d.next_at is null order by d.ends_at desc, t.id limit #{most}")
     List<Row> finished(int most);
 

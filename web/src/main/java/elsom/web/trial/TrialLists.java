@@ -144,10 +144,10 @@ public class TrialLists {
         return digests.chores(from, to, MOST_CHORES).stream().map(Due::of).toList();
     }
 
-    /** Plans that have not started, the next to start first. */
+    /** Plans that have not started, the latest made first. */
     public List<Digest> drafts(int most) {
         refresh();
-        return digested(digests.plans(most));
+        return digested(digests.drafts(most));
     }
 
     public List<CantBeRead> unreadable() {
