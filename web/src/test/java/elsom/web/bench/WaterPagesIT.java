@@ -71,12 +71,10 @@ class WaterPagesIT {
         TrialRecord record = trials.snapshot(trial);
         assertThat(record.given()).hasSize(1);
         assertThat(record.given().get(0).millilitres()).hasSize(record.units().size());
-        web.post(
-                path(""),
-                water("treatment", "1", "kind", "FEED", "what", "kelp <b>2 mL/L</b>", "amount", "1 US fl oz"));
+        web.post(path(""), water("treatment", "1", "kind", "FEED", "what", "kelp <b>2 mL/L</b>", "amount", "0.03 L"));
         assertThat(trials.snapshot(trial).given().get(1).kind()).isEqualTo(GivenKind.FEED);
         assertThat(trials.snapshot(trial).given().get(1).millilitres().values())
-                .allSatisfy(ml -> assertThat(ml).isBetween(29.5, 29.6));
+                .allSatisfy(ml -> assertThat(ml).isEqualTo(30));
         assertThat(web.get(path("")).body()).contains("kelp &lt;b&gt;2 mL/L", "50 mL each");
     }
 
