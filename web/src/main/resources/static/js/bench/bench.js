@@ -195,11 +195,20 @@ async function save() {
   understanding.drop();
   drafts.keep(task.key, text);
   let answer = null;
-  for (const { task: one, text: its } of parts) {
-    answer = await outbox.add(entryOf(one, its), PATIENCE_MS);
-    if (refused(answer)) break;
+  let sent = 0;
+  let stopped = null;
+  while (sent < parts.length && !stopped) {
+    answer = await outbox.add(entryOf(parts[sent].task, parts[sent].text), PATIENCE_MS);
+    if (refused(answer)) stopped = parts[sent].task;
+    sent++;
   }
   wait(false);
+  // What of a line was not sent stays with the plant it was meant for.
+  parts.slice(sent).forEach((part) => drafts.keep(part.task.key, part.text));
+  if (stopped && stopped !== task) {
+    go(data.tasks.indexOf(stopped));
+    return;
+  }
   if (!answer) drafts.keep(task.key, '');
   if (refused(answer)) {
     if (ahead) asking.add(`You had begun to type ${ahead} for the next one.`);
@@ -390,9 +399,11 @@ listenForKeys(field, {
 new Live(`${base}/changes`, data, ({ key, station, ...news }) => {
   const task = byKey.get(key);
   if (!task || waits(task) || news.current?.id === task.current?.id) return;
-  const mine = task === current() && field.value.trim();
-  Object.assign(task, news, { odd: undefined, stale: false });
-  if (mine && mine !== news.current?.text && !(busy)) {
+  // Only what was typed here and is not saved yet can clash; a value that is merely shown is replaced.
+  const typed = task === current() ? field.value.trim() : '';
+  const mine = typed !== (task.current?.text ?? '') ? typed : '';
+  Object.assign(task, { current: news.current, history: news.history ?? [], odd: undefined, stale: false });
+  if (mine && mine !== news.current?.text && !busy) {
     task.stale = true;
     task.odd = `Meanwhile ${station} has ${news.current ? news.current.value : 'nothing'} here. Yours, ${mine}, is still in the field.`;
     askAgain(task);
