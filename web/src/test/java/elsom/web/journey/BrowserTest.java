@@ -34,7 +34,7 @@ abstract class BrowserTest {
     private Path folder;
 
     private final List<String> complaints = new ArrayList<>();
-    private BrowserContext context;
+    private final List<BrowserContext> devices = new ArrayList<>();
     private int keys;
     protected Page page;
 
@@ -66,24 +66,31 @@ abstract class BrowserTest {
     }
 
     protected void open(int width, int height) {
-        context = browser.newContext(new Browser.NewContextOptions()
+        page = anotherDevice(width, height);
+    }
+
+    /** A second device: its own window, which stays in view, and its own store for drafts. */
+    protected Page anotherDevice(int width, int height) {
+        BrowserContext device = browser.newContext(new Browser.NewContextOptions()
                 .setViewportSize(width, height)
                 .setBaseURL("http://127.0.0.1:" + port)
                 .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
-        page = context.newPage();
-        page.setDefaultTimeout(10_000);
-        page.onPageError(error -> complaints.add("error: " + error));
-        page.onConsoleMessage(message -> {
+        devices.add(device);
+        Page opened = device.newPage();
+        opened.setDefaultTimeout(10_000);
+        opened.onPageError(error -> complaints.add("error: " + error));
+        opened.onConsoleMessage(message -> {
             // The browser notes every refused request itself; a refusal is an answer, not a fault.
             boolean refusal = message.text().matches("Failed to load resource: .* status of (409|422) .*");
             if (List.of("error", "warning").contains(message.type()) && !refusal) {
                 complaints.add(message.type() + ": " + message.text());
             }
         });
+        return opened;
     }
 
     protected BrowserContext context() {
-        return context;
+        return page.context();
     }
 
     /** Complaints that a test brings about on purpose, such as a dropped connection. */
@@ -93,9 +100,7 @@ abstract class BrowserTest {
 
     @AfterEach
     void consoleIsClean() {
-        if (context != null) {
-            context.close();
-        }
+        devices.forEach(BrowserContext::close);
         assertThat(complaints).isEmpty();
     }
 

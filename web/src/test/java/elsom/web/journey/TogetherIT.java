@@ -64,7 +64,7 @@ class TogetherIT extends BrowserTest {
         TrialId trial = running().trial().id();
         open(1280, 800);
         measure(page, trial);
-        Page other = context().newPage();
+        Page other = anotherDevice(360, 740);
         measure(other, trial);
         String code = page.locator("#unit-code").textContent();
         page.locator("#value").fill("312.4");
