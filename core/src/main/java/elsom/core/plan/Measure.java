@@ -1,7 +1,13 @@
 package elsom.core.plan;
 
 import elsom.core.quantity.Bounds;
+import elsom.core.series.Measurand;
+import elsom.core.series.Sensed;
+import elsom.core.series.SeriesSummary;
+import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
+import elsom.core.trial.EndpointCode;
+import org.jspecify.annotations.Nullable;
 
 /**
  * An endpoint with how it is measured in this trial.
@@ -12,6 +18,7 @@ import elsom.core.trial.Endpoint;
  * @param better which way is better
  * @param typicalCv what units of one treatment usually scatter, as a fraction of their mean
  * @param secondsEach what one unit takes
+ * @param sensed what it is made of, for an endpoint from a sensor's series; null for one that is read by hand
  */
 public record Measure(
         Endpoint endpoint,
@@ -20,8 +27,12 @@ public record Measure(
         double weight,
         Direction better,
         double typicalCv,
-        int secondsEach) {
+        int secondsEach,
+        @Nullable Sensed sensed) {
     public static final int LONGEST_RULE = 240;
+    private static final double LONGEST_DAYS = 1000;
+    private static final double HOURS_A_DAY = 24;
+    private static final double USUAL_CV = 0.2;
 
     public Measure {
         Bounds.present("an endpoint", endpoint);
@@ -33,7 +44,48 @@ public record Measure(
         Bounds.note("a rule", rule, LONGEST_RULE);
     }
 
+    /** An endpoint that is read by hand. */
+    public static Measure byHand(
+            Endpoint endpoint,
+            String rule,
+            String scorer,
+            double weight,
+            Direction better,
+            double typicalCv,
+            int secondsEach) {
+        return new Measure(endpoint, rule, scorer, weight, better, typicalCv, secondsEach, null);
+    }
+
+    /** An endpoint that a sensor's series gives: it takes nobody's time at the bench. */
+    public static Measure sensed(EndpointCode code, Sensed sensed) {
+        Measurand what = sensed.what();
+        boolean ofItself = sensed.summary().unit(what) == what.unit();
+        return new Measure(
+                new Endpoint(
+                        code,
+                        sensed.name(),
+                        sensed.summary().unit(what),
+                        Counting.SENSED,
+                        1,
+                        ofItself ? what.lowest() : Math.min(0, what.lowest() * LONGEST_DAYS),
+                        ofItself
+                                ? what.highest()
+                                : sensed.summary() == SeriesSummary.HOURS_ABOVE
+                                        ? HOURS_A_DAY * LONGEST_DAYS
+                                        : what.highest() * LONGEST_DAYS,
+                        // An area is a bare number; with decimals it is no count.
+                        ofItself ? what.decimals() : 1,
+                        null),
+                sensed.rule(),
+                "",
+                0,
+                Direction.EITHER,
+                USUAL_CV,
+                0,
+                sensed);
+    }
+
     public Measure with(String newRule, String newScorer, double newWeight, Direction newBetter) {
-        return new Measure(endpoint, newRule, newScorer, newWeight, newBetter, typicalCv, secondsEach);
+        return new Measure(endpoint, newRule, newScorer, newWeight, newBetter, typicalCv, secondsEach, sensed);
     }
 }

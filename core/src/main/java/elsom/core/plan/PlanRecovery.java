@@ -25,7 +25,7 @@ public final class PlanRecovery {
                 .map(endpoint -> known.stream()
                         .filter(measure -> measure.endpoint().code().equals(endpoint.code()))
                         .findFirst()
-                        .orElseGet(() -> new Measure(endpoint, "", "", 0, Direction.EITHER, 0.2, 30)))
+                        .orElseGet(() -> Measure.byHand(endpoint, "", "", 0, Direction.EITHER, 0.2, 30)))
                 .toList();
         List<PlannedTreatment> treatments = record.treatments().stream()
                 .map(treatment -> treatment(record, treatment))

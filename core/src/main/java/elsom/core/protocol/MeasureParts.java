@@ -95,7 +95,7 @@ public final class MeasureParts {
     }
 
     public Measure made() {
-        return new Measure(
+        return Measure.byHand(
                 new Endpoint(code, label, unit, counting, size, 0, highest, decimals, readOf),
                 rule,
                 "",

@@ -4,6 +4,8 @@ package elsom.core.trial;
 public enum Counting {
     /** One value. */
     SINGLE,
+    /** One value that a sensor's series gives; it is not read by hand. */
+    SENSED,
     /** Several sub-readings, averaged before statistics see them. */
     SUB_READINGS,
     /** A count out of a known number, such as 7 of 8. */

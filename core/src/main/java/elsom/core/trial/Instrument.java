@@ -5,6 +5,7 @@ public enum Instrument {
     HAND("read and typed"),
     SCALE("taken from the scale"),
     FILE("read in from a file"),
+    SENSOR("worked out from a sensor's series"),
     SCRIPT("sent by a script"),
     PHOTO("worked out from a photo"),
     METER("read from a meter that was checked that day"),

@@ -1,7 +1,6 @@
 package elsom.core.trial;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -9,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
 
@@ -337,7 +335,7 @@ public final class TrialRecord {
         int expected = 0;
         int done = 0;
         for (ExperimentalUnit unit : setup.units) {
-            boolean all = look.endpoints().stream().allMatch(endpoint -> isRead(unit, look, endpoint));
+            boolean all = Walk.byHand(this, look).stream().allMatch(endpoint -> isRead(unit, look, endpoint));
             if (expected(unit.code(), look.number()) || all) {
                 expected++;
                 done += all ? 1 : 0;
@@ -380,18 +378,6 @@ public final class TrialRecord {
     /** The first look with something left to do; empty when all are complete. */
     public Optional<Look> nextLook() {
         return setup.looks.stream().filter(look -> !progress(look).complete()).findFirst();
-    }
-
-    /**
-     * Units in the order they are read at a look: along the shelf and back; of a blind trial in a random order of each look, so
-     * that neither the last score nor a row of likes leads the next one.
-     */
-    public List<ExperimentalUnit> readingOrder(Look look) {
-        List<ExperimentalUnit> order = new ArrayList<>(benchOrder());
-        if (trial.blind()) {
-            Collections.shuffle(order, new Random(31 * trial.seed() + look.number()));
-        }
-        return List.copyOf(order);
     }
 
     /** Units in the order they are walked: bench by bench, along the shelf and back (a snake). */

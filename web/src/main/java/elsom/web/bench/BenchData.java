@@ -14,6 +14,7 @@ import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
+import elsom.core.trial.Walk;
 import elsom.web.kit.Places;
 import elsom.web.kit.Times;
 import java.time.ZoneId;
@@ -83,7 +84,7 @@ record BenchData(long trial, int look, String lookName, String timing, String st
      */
     static BenchData of(TrialRecord record, Look look, String timing, Optional<UnitCode> unit) {
         List<Task> tasks = new ArrayList<>();
-        record.readingOrder(look).forEach(one -> tasks.addAll(tasks(record, one, look)));
+        Walk.units(record, look).forEach(one -> tasks.addAll(tasks(record, one, look)));
         List<Task> here = unit.map(code -> tasks.stream()
                         .filter(task -> task.code().equals(code.value()))
                         .toList())
@@ -113,7 +114,7 @@ record BenchData(long trial, int look, String lookName, String timing, String st
     /** What is read of one unit at a look. */
     private static List<Task> tasks(TrialRecord record, ExperimentalUnit unit, Look look) {
         List<Task> tasks = new ArrayList<>();
-        for (EndpointCode code : look.endpoints()) {
+        for (EndpointCode code : Walk.byHand(record, look)) {
             Endpoint endpoint = record.endpoint(code);
             IntStream.rangeClosed(1, endpoint.readingsEach())
                     .forEach(sub -> tasks.add(task(record, unit, look, endpoint, sub)));

@@ -14,6 +14,7 @@ import elsom.core.trial.Mishap;
 import elsom.core.trial.MishapKind;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
+import elsom.core.trial.Walk;
 import elsom.web.kit.BenchMap;
 import elsom.web.kit.Json;
 import elsom.web.kit.Times;
@@ -99,7 +100,7 @@ record BenchPage(
                 scaleFault,
                 look.endpoints().stream()
                         .anyMatch(code -> record.endpoint(code).unit().dimension() == Dimension.MASS),
-                look.endpoints().size() > 1,
+                Walk.byHand(record, look).size() > 1,
                 look.endpoints().stream().anyMatch(code -> record.endpoint(code).takesSymptoms())
                         ? List.of(SeedlingPart.values())
                         : List.of());

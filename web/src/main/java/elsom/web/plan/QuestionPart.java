@@ -200,7 +200,7 @@ final class QuestionPart implements Part {
         String code = code(name, before);
         return problems.tried(
                 field,
-                () -> new Measure(
+                () -> Measure.byHand(
                         new Endpoint(
                                 new EndpointCode(code),
                                 problems.limited(field, name, Treatment.LONGEST_NAME),

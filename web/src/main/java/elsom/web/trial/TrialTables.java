@@ -7,6 +7,9 @@ public final class TrialTables {
     public static final List<String> ALL = List.of(
             "digest_chore",
             "digest",
+            "series_block",
+            "series",
+            "series_file",
             "photo",
             "given_unit",
             "given",

@@ -9,6 +9,7 @@ import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
 import elsom.core.trial.Reading;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.Walk;
 import elsom.web.GrowthPlan;
 import elsom.web.exchange.ExchangeFixture;
 import elsom.web.kit.TrialHeader;
@@ -153,7 +154,7 @@ class BenchDataTest {
     }
 
     private static List<String> codes(TrialRecord record, Look look) {
-        return record.readingOrder(look).stream()
+        return Walk.units(record, look).stream()
                 .map(unit -> unit.code().value())
                 .toList();
     }

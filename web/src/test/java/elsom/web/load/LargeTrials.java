@@ -48,7 +48,7 @@ public final class LargeTrials {
                         "medium " + i, "medium " + i, i == 1 ? ControlKind.CONTROL : ControlKind.NONE))
                 .toList();
         List<Measure> measures = IntStream.rangeClosed(1, endpoints)
-                .mapToObj(i -> new Measure(
+                .mapToObj(i -> Measure.byHand(
                         Endpoint.single(new EndpointCode("mass-" + i), "Mass " + i, UnitOfMeasure.GRAM, 0, 1000, 1),
                         "",
                         "",

@@ -72,7 +72,7 @@ public final class WaterHolding implements Protocol {
                     15));
 
     private static Measure measure(Endpoint endpoint, String rule, double cv, int seconds) {
-        return new Measure(endpoint, rule, "", 0, Direction.HIGHER, cv, seconds);
+        return Measure.byHand(endpoint, rule, "", 0, Direction.HIGHER, cv, seconds);
     }
 
     @Override

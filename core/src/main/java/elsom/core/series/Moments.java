@@ -1,0 +1,113 @@
+package elsom.core.series;
+
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.OffsetDateTime;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * The times of a file's rows: with their own offset, or as a clock in a zone shows them. In the hour that autumn repeats
+ * a time is the first of the two unless the rows before it have passed it already.
+ */
+public final class Moments {
+    private static final Pattern WRITTEN = Pattern.compile("([0-9]{1,4})([-./])([0-9]{1,2})\\2([0-9]{2,4})"
+            + "(?:[T ,]+([0-9]{1,2}):([0-9]{2})(?::([0-9]{2})(?:[.,][0-9]{1,9})?)?\\s*([AaPp][Mm])?)?");
+    private static final Pattern OFFSET = Pattern.compile(".*[0-9:](?:Z|[+-][0-9]{2}:[0-9]{2})");
+    private static final Pattern EPOCH = Pattern.compile("[0-9]{10}(?:[0-9]{3})?");
+
+    /** Days since 30 December 1899, as spreadsheets count them, from 1982 to 2119. */
+    private static final Pattern SERIAL = Pattern.compile("[3-7][0-9]{4}(?:[.,][0-9]+)?");
+
+    private static final LocalDateTime SERIAL_ZERO = LocalDate.of(1899, 12, 30).atStartOfDay();
+    private static final double SECONDS_A_DAY = 86_400;
+
+    private final ZoneId zone;
+    private final DayOrder order;
+    private Instant before = Instant.MIN;
+
+    public Moments(ZoneId zone, DayOrder order) {
+        this.zone = zone;
+        this.order = order;
+    }
+
+    /**
+     * The time a row has.
+     *
+     * @param cell after the one of the row before
+     * @throws IllegalArgumentException with what was wrong and what would be accepted
+     */
+    public Instant read(String cell) {
+        String text = cell.strip();
+        try {
+            Instant at = EPOCH.matcher(text).matches()
+                    ? Instant.ofEpochMilli(Long.parseLong(text) * (text.length() == 10 ? 1000 : 1))
+                    : OFFSET.matcher(text).matches()
+                            ? OffsetDateTime.parse(text.replace(' ', 'T')).toInstant()
+                            : zoned(local(text), text);
+            before = at;
+            return at;
+        } catch (DateTimeException | ArithmeticException noTime) {
+            throw unread(text);
+        }
+    }
+
+    private static IllegalArgumentException unread(String text) {
+        return new IllegalArgumentException("“" + DecimalSign.clipped(text)
+                + "” is no time; accepted: 2026-11-26 14:30, 26.11.2026 14:30, 2026-11-26T14:30:00Z");
+    }
+
+    private LocalDateTime local(String text) {
+        if (SERIAL.matcher(text).matches()) {
+            return SERIAL_ZERO.plusSeconds(Math.round(Double.parseDouble(text.replace(',', '.')) * SECONDS_A_DAY));
+        }
+        Matcher written = WRITTEN.matcher(text);
+        if (!written.matches()) {
+            throw unread(text);
+        }
+        int first = Integer.parseInt(written.group(1));
+        int second = Integer.parseInt(written.group(3));
+        int third = Integer.parseInt(written.group(4));
+        LocalDate day = written.group(1).length() == 4
+                ? LocalDate.of(first, second, third)
+                : order == DayOrder.DAY_FIRST
+                        ? LocalDate.of(year(third), second, first)
+                        : LocalDate.of(year(third), first, second);
+        return day.atTime(written.group(5) == null ? LocalTime.MIDNIGHT : clock(written));
+    }
+
+    private static int year(int written) {
+        return written < 100 ? 2000 + written : written;
+    }
+
+    private static LocalTime clock(Matcher written) {
+        int hour = Integer.parseInt(written.group(5));
+        String half = written.group(8);
+        if (half != null) {
+            if (hour < 1 || hour > 12) {
+                throw new DateTimeException("no hour of half a day");
+            }
+            hour = hour % 12 + (half.equalsIgnoreCase("pm") ? 12 : 0);
+        }
+        return LocalTime.of(
+                hour,
+                Integer.parseInt(written.group(6)),
+                written.group(7) == null ? 0 : Integer.parseInt(written.group(7)));
+    }
+
+    private Instant zoned(LocalDateTime local, String text) {
+        List<ZoneOffset> offsets = zone.getRules().getValidOffsets(local);
+        if (offsets.isEmpty()) {
+            throw new IllegalArgumentException("“" + DecimalSign.clipped(text) + "” was never on a clock in " + zone
+                    + ", where clocks went forward that hour: is the zone right?");
+        }
+        Instant earlier = local.toInstant(offsets.get(0));
+        return offsets.size() > 1 && before.isAfter(earlier) ? local.toInstant(offsets.get(1)) : earlier;
+    }
+}

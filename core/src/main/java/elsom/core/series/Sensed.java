@@ -1,0 +1,43 @@
+package elsom.core.series;
+
+import elsom.core.quantity.Bounds;
+import elsom.core.quantity.Decimals;
+import java.util.Locale;
+
+/**
+ * An endpoint that is not read by hand but made of a sensor's series: one figure for each unit and look, of the time
+ * since the look before.
+ *
+ * @param depthCm below the surface; 0 where there is no depth
+ * @param limit in the unit of what is measured, for the time above it; 0 for the other summaries
+ */
+public record Sensed(Measurand what, double depthCm, SeriesSummary summary, double limit) {
+    public Sensed {
+        Bounds.present("what is measured", what);
+        Bounds.number("a depth in cm", depthCm, 0, Channel.DEEPEST_CM);
+        Bounds.present("what is made of it", summary);
+        Bounds.number("a limit", limit, what.lowest(), what.highest());
+    }
+
+    /** "Mean EC at 10 cm", "Hours above 2.5 mS/cm EC". */
+    public String name() {
+        String above = summary == SeriesSummary.HOURS_ABOVE
+                ? " " + (Decimals.upTo(limit, 3) + " " + what.unit().symbol()).strip()
+                : "";
+        String word = what == Measurand.EC || what == Measurand.PH
+                ? what.label()
+                : what.label().substring(0, 1).toLowerCase(Locale.ROOT)
+                        + what.label().substring(1);
+        return summary.label() + above + " " + word + (depthCm > 0 ? " at " + Decimals.upTo(depthCm, 1) + " cm" : "");
+    }
+
+    /** How it is measured, in words. */
+    public String rule() {
+        return "From the sensor's file: " + summary.meaning() + " since the look before.";
+    }
+
+    /** Whether a series is the one this is made of. */
+    public boolean isOf(Measurand other, double otherDepthCm) {
+        return other == what && otherDepthCm == depthCm;
+    }
+}

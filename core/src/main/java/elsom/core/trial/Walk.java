@@ -1,0 +1,34 @@
+package elsom.core.trial;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Random;
+
+/** What is read by hand at a look, and in which order. */
+public final class Walk {
+    private Walk() {}
+
+    /**
+     * The endpoints of a look that somebody reads: what a sensor's series gives is not asked for. A look of such
+     * endpoints alone asks for them all, so that a lost file can be made good by hand.
+     */
+    public static List<EndpointCode> byHand(TrialRecord record, Look look) {
+        List<EndpointCode> read = look.endpoints().stream()
+                .filter(code -> record.endpoint(code).counting() != Counting.SENSED)
+                .toList();
+        return read.isEmpty() ? look.endpoints() : read;
+    }
+
+    /**
+     * Units in the order they are read at a look: along the shelf and back; of a blind trial in a random order of each
+     * look, so that neither the last score nor a row of likes leads the next one.
+     */
+    public static List<ExperimentalUnit> units(TrialRecord record, Look look) {
+        List<ExperimentalUnit> order = new ArrayList<>(record.benchOrder());
+        if (record.trial().blind()) {
+            Collections.shuffle(order, new Random(31 * record.trial().seed() + look.number()));
+        }
+        return List.copyOf(order);
+    }
+}

@@ -1,0 +1,181 @@
+package elsom.web.series;
+
+import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Typed;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.series.Channel;
+import elsom.core.series.DayOrder;
+import elsom.core.series.DecimalSign;
+import elsom.core.series.Mapping;
+import elsom.core.series.Measurand;
+import java.time.DateTimeException;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** How the columns of a file are read, as it was chosen on the page. */
+final class MappingForm {
+    static final String TIME = "TIME";
+    static final String UNIT = "UNIT";
+    static final String LEFT_OUT = "";
+
+    private final Map<String, String> typed;
+    private final Map<String, String> problems = new LinkedHashMap<>();
+
+    private MappingForm(Map<String, String> typed) {
+        this.typed = typed;
+    }
+
+    static MappingForm sent(Map<String, String> parameters) {
+        return new MappingForm(Map.copyOf(parameters));
+    }
+
+    /** A form filled from a mapping. */
+    static MappingForm of(Mapping mapping) {
+        Map<String, String> typed = new HashMap<>();
+        typed.put("zone", mapping.zone().getId());
+        typed.put("order", mapping.order().name());
+        typed.put("sign", mapping.sign().name());
+        typed.put("what" + mapping.timeColumn(), TIME);
+        if (mapping.unitColumn() >= 0) {
+            typed.put("what" + mapping.unitColumn(), UNIT);
+        }
+        for (Channel channel : mapping.channels()) {
+            typed.put("what" + channel.column(), channel.what().name());
+            typed.put("in" + channel.column(), channel.typed().name());
+            typed.put("depth" + channel.column(), channel.depthCm() > 0 ? Decimals.upTo(channel.depthCm(), 1) : "");
+            typed.put("unit" + channel.column(), channel.unit());
+        }
+        return new MappingForm(typed);
+    }
+
+    /** A form in which nothing was recognised. */
+    static MappingForm empty(ZoneId zone) {
+        return new MappingForm(
+                Map.of("zone", zone.getId(), "order", DayOrder.DAY_FIRST.name(), "sign", DecimalSign.POINT.name()));
+    }
+
+    public String text(String field) {
+        return typed.getOrDefault(field, "").strip();
+    }
+
+    public String problem(String field) {
+        return problems.getOrDefault(field, "");
+    }
+
+    public boolean good() {
+        return problems.isEmpty();
+    }
+
+    /** All that is wrong. */
+    public List<String> all() {
+        return List.copyOf(problems.values());
+    }
+
+    /**
+     * The mapping; empty when something is wrong, which is then noted.
+     *
+     * @param columns of the file
+     * @param units codes of the trial
+     */
+    Optional<Mapping> read(int columns, Set<String> units) {
+        int time = -1;
+        int unit = -1;
+        List<Channel> channels = new ArrayList<>();
+        for (int column = 0; column < Math.min(columns, Mapping.MOST_COLUMNS); column++) {
+            String what = text("what" + column);
+            if (what.equals(TIME)) {
+                time = column;
+            } else if (what.equals(UNIT)) {
+                unit = column;
+            } else if (!what.isEmpty()) {
+                channel(column, what, units).ifPresent(channels::add);
+            }
+        }
+        Optional<ZoneId> zone = zone();
+        if (time < 0) {
+            problems.put("what0", "Which column holds the time of each row? Choose “time” above it.");
+        } else if (channels.isEmpty() && problems.isEmpty()) {
+            problems.put("what0", "Choose what is measured for one column at least.");
+        }
+        if (!problems.isEmpty() || zone.isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(new Mapping(
+                    time,
+                    unit,
+                    zone.get(),
+                    choice(DayOrder.class, text("order"), DayOrder.DAY_FIRST),
+                    choice(DecimalSign.class, text("sign"), DecimalSign.POINT),
+                    channels));
+        } catch (IllegalArgumentException clash) {
+            problems.put("what0", sentence(clash));
+            return Optional.empty();
+        }
+    }
+
+    private static String sentence(IllegalArgumentException problem) {
+        String text = String.valueOf(problem.getMessage());
+        return text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1) + ".";
+    }
+
+    private Optional<ZoneId> zone() {
+        try {
+            return Optional.of(ZoneId.of(text("zone")));
+        } catch (DateTimeException unknown) {
+            problems.put("zone", "“" + text("zone") + "” is no time zone. Accepted: Europe/Berlin, UTC, +02:00.");
+            return Optional.empty();
+        }
+    }
+
+    private Optional<Channel> channel(int column, String chosen, Set<String> units) {
+        Measurand what = choice(Measurand.class, chosen, Measurand.MOISTURE);
+        UnitOfMeasure in = choice(UnitOfMeasure.class, text("in" + column), what.unit());
+        String unit = text("unit" + column).toUpperCase(Locale.ROOT);
+        if (!unit.isEmpty() && !units.contains(unit)) {
+            problems.put(
+                    "unit" + column,
+                    "The trial has no unit “" + text("unit" + column) + "”. Accepted: "
+                            + units.stream().sorted().findFirst().orElse("a code as on the label")
+                            + ", or nothing for the whole trial.");
+            return Optional.empty();
+        }
+        double depth = 0;
+        if (!text("depth" + column).isEmpty()) {
+            if (Typed.parse(text("depth" + column), UnitOfMeasure.CENTIMETRE) instanceof Typed.Understood understood) {
+                depth = understood.stored().value();
+            } else {
+                problems.put(
+                        "depth" + column,
+                        "“" + text("depth" + column) + "” is no depth. Accepted: 10, 10 cm, or nothing.");
+                return Optional.empty();
+            }
+        }
+        try {
+            return Optional.of(new Channel(column, what, fits(in, what), depth, unit));
+        } catch (IllegalArgumentException odd) {
+            problems.put("in" + column, sentence(odd));
+            return Optional.empty();
+        }
+    }
+
+    /** The unit that was chosen; the usual one where another thing is measured now than when it was chosen. */
+    private static UnitOfMeasure fits(UnitOfMeasure in, Measurand what) {
+        return in.dimension() == what.unit().dimension() ? in : what.unit();
+    }
+
+    private static <E extends Enum<E>> E choice(Class<E> type, String name, E otherwise) {
+        return Arrays.stream(type.getEnumConstants())
+                .filter(one -> one.name().equals(name))
+                .findFirst()
+                .orElse(otherwise);
+    }
+}

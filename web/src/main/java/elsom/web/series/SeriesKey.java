@@ -1,0 +1,27 @@
+package elsom.web.series;
+
+import elsom.core.quantity.Decimals;
+import elsom.core.series.Measurand;
+import elsom.core.series.RowReader;
+
+/**
+ * Which course of a trial.
+ *
+ * @param unit code; empty for the whole trial
+ * @param depthCm below the surface; 0 where there is no depth
+ */
+record SeriesKey(String unit, Measurand what, double depthCm) {
+    static SeriesKey of(RowReader.Read read) {
+        return new SeriesKey(read.unit(), read.channel().what(), read.channel().depthCm());
+    }
+
+    /** "EC at 10 cm". */
+    String label() {
+        return what.label() + (depthCm > 0 ? " at " + Decimals.upTo(depthCm, 1) + " cm" : "");
+    }
+
+    /** "EC at 10 cm of K34". */
+    String words() {
+        return label() + (unit.isEmpty() ? "" : " of " + unit);
+    }
+}
