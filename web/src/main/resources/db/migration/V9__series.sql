@@ -1,6 +1,7 @@
 -- How the files of a source are read, so that the next one needs no looking at.
 create table series_source (
     name            varchar(60)  primary key,
+    headings        varchar(20000) not null,
     mapping         varchar(20000) not null
 );
 

@@ -1,6 +1,7 @@
 package elsom.core.sim;
 
 import elsom.core.quantity.Decimals;
+import elsom.core.series.Channel;
 import elsom.core.series.Measurand;
 import java.time.Duration;
 import java.time.Instant;
@@ -17,7 +18,7 @@ import java.util.stream.Stream;
  * @param treatment 1-based; later ones get saltier water
  */
 public record ProbeLog(String unit, int treatment) {
-    public static final List<Integer> DEPTHS_CM = List.of(5, 15, 30);
+    public static final List<Integer> DEPTHS_CM = List.of(3, 8, 15);
 
     private static final List<Measurand> MEASURED = List.of(Measurand.MOISTURE, Measurand.EC, Measurand.TEMPERATURE);
     private static final double WATERED_EVERY_HOURS = 48;
@@ -25,16 +26,28 @@ public record ProbeLog(String unit, int treatment) {
     private static final double EC_STEP = 0.9;
     private static final double DAY_HOURS = 24;
 
-    /** Headings of its columns after the time: "K34 EC 5 cm [mS/cm]". */
-    public List<String> headings() {
-        return MEASURED.stream()
-                .flatMap(what -> DEPTHS_CM.stream()
-                        .map(depth -> unit + " " + what.label() + " " + depth + " cm ["
-                                + what.unit().symbol() + "]"))
+    /** What its columns after the time and the unit hold. */
+    public static List<Channel> channels() {
+        List<Channel> channels = new ArrayList<>();
+        for (Measurand what : MEASURED) {
+            for (int depth : DEPTHS_CM) {
+                channels.add(new Channel(channels.size() + 2, what, what.unit(), depth, ""));
+            }
+        }
+        return List.copyOf(channels);
+    }
+
+    /** Its headings: "Time", "Unit", "EC 3 cm [mS/cm]" … */
+    public static List<String> headings() {
+        return Stream.concat(
+                        Stream.of("Time", "Unit"),
+                        channels().stream()
+                                .map(channel -> channel.what().label() + " " + Decimals.upTo(channel.depthCm(), 0)
+                                        + " cm [" + channel.typed().symbol() + "]"))
                 .toList();
     }
 
-    /** The values of one moment, in the order of the headings. */
+    /** The values of one moment, in the order of the channels. */
     public List<String> at(Instant start, Instant moment) {
         double hours = Duration.between(start, moment).toMinutes() / 60.0;
         SplittableRandom noise = new SplittableRandom(unit.hashCode() * 31L + moment.getEpochSecond());

@@ -101,6 +101,7 @@ class DemoData implements SmartInitializingSingleton {
                 plans.begin(demo.brews(), token("brews"));
                 growth.fill(demo, clock.instant());
                 TrialId mix = plugMix();
+                growth.probed(demo, clock.instant());
                 shelf.fill(LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()), List.of(new TrialId(1), mix));
             });
         }

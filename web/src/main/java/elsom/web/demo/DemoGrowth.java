@@ -14,6 +14,8 @@ import elsom.core.trial.Treatment;
 import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.Walk;
+import elsom.web.series.SimulatedProbe;
 import elsom.web.trial.Logbook;
 import elsom.web.trial.NewReading;
 import elsom.web.trial.Plans;
@@ -40,7 +42,10 @@ class DemoGrowth {
     private final Logbook logbook;
     private final Quarantines quarantines;
 
-    DemoGrowth(Trials trials, Plans plans, Logbook logbook, Quarantines quarantines) {
+    private final SimulatedProbe probe;
+
+    DemoGrowth(Trials trials, Plans plans, Logbook logbook, Quarantines quarantines, SimulatedProbe probe) {
+        this.probe = probe;
         this.quarantines = quarantines;
         this.trials = trials;
         this.plans = plans;
@@ -109,6 +114,13 @@ class DemoGrowth {
                 ""));
     }
 
+    /** A trial with a probe in each unit, and its log up to now. */
+    void probed(DemoPlans demo, Instant now) {
+        TrialId ditch = begun("ditch", demo.ditch());
+        probe.log(ditch, now, STATION);
+        read(ditch, now, DemoGrowth::ditch);
+    }
+
     private TrialId begun(String name, Plan plan) {
         TrialId id = plans.begin(plan, token(name));
         plans.start(id);
@@ -154,7 +166,7 @@ class DemoGrowth {
             Truth truth,
             Marks marks) {
         List<NewReading> readings = new ArrayList<>();
-        for (EndpointCode code : look.endpoints()) {
+        for (EndpointCode code : Walk.byHand(record, look)) {
             Endpoint endpoint = record.endpoint(code);
             for (int sub = 1; sub <= endpoint.readingsEach(); sub++) {
                 Case seen = new Case(record.treatment(unit), endpoint, look.hoursAfterStart() / 24, noise, vigour);
@@ -216,6 +228,22 @@ class DemoGrowth {
                 : 62 * Math.max(0.1, 1 - 0.19 * over) * (0.75 + 0.25 * Math.min(1, seen.dose() / 15))
                         + 3.2 * seen.vigour()
                         + 1.5 * seen.noise().nextGaussian();
+    }
+
+    /** The salt is felt from half of it on. */
+    private static double ditch(Case seen) {
+        double share = seen.dose();
+        double in = 0.6 + 0.03 * share;
+        if (seen.is("ec-in")) {
+            return in + 0.03 * seen.noise().nextGaussian();
+        }
+        if (seen.is("ec-out")) {
+            return in * (1.1 + 0.02 * seen.days()) + 0.08 * seen.noise().nextGaussian();
+        }
+        return seen.is("injury")
+                ? Math.max(0, share - 40) / 30 * seen.days() / 14
+                        + 0.3 * seen.noise().nextGaussian()
+                : 85 * (1 - 0.002 * share) + 5 * seen.vigour();
     }
 
     /** pH rises with lime, steeply at first; it has all but come to rest in the second week. */

@@ -8,6 +8,7 @@ import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
 import elsom.core.plan.Hours;
 import elsom.core.plan.LevelsText;
+import elsom.core.plan.Measure;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedLook;
 import elsom.core.plan.PlannedTreatment;
@@ -20,6 +21,10 @@ import elsom.core.plan.Stated;
 import elsom.core.plan.Treatments;
 import elsom.core.plan.WateringSchool;
 import elsom.core.protocol.Protocols;
+import elsom.core.series.Measurand;
+import elsom.core.series.Sensed;
+import elsom.core.series.SeriesSummary;
+import elsom.core.sim.ProbeLog;
 import elsom.core.trial.Container;
 import elsom.core.trial.ContainerShape;
 import elsom.core.trial.ControlKind;
@@ -38,12 +43,14 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** Plans of the demo yard that have not started yet, dated from the day the demo is filled. */
 final class DemoPlans {
     private static final Container TRAY = Container.tray("Roof tray 6 cm", 6, 20, 15);
     private static final Container CELL =
             new Container("Deep cell 5 cm", ContainerShape.TAPERED, Outline.RECTANGULAR, 12, 5, 5, 2.5, 2.5);
+    private static final Container TUB = Container.taperedRound("Tub 18 cm", 18, 20, 16);
     private static final Container POT = Container.taperedRound("Round pot 9 cm", 8.5, 9, 6.5);
     private static final Container BUCKET = Container.taperedRound("Brew bucket 12 L", 26, 28, 22);
 
@@ -284,6 +291,40 @@ final class DemoPlans {
                 series,
                 asks(List.of(), 0, "yield", Direction.LOWER, 15, true),
                 asks(List.of(), 0, "injury", Direction.HIGHER, 1, false));
+    }
+
+    /** Tubs watered from a brackish ditch at four strengths, a probe with three depths in each. */
+    Plan ditch() {
+        Plan plan = begun(
+                "salinity",
+                "Ditch water on kohlrabi: how deep does the salt go?",
+                "kohlrabi",
+                at(-16, 9),
+                new Pots(TUB, 4400, 1, 1, 0, 0.2, 0.1, 400),
+                1313);
+        Factor share = LevelsText.parse("Ditch water", FactorKind.DOSE, "0, 25, 50, 100 %", "", null, null);
+        List<Measure> measures = new ArrayList<>(plan.asked().measures());
+        List<EndpointCode> sensed = new ArrayList<>();
+        for (int depth : ProbeLog.DEPTHS_CM) {
+            EndpointCode code = new EndpointCode("mean-ec-" + depth + "-cm");
+            sensed.add(code);
+            measures.add(Measure.sensed(code, new Sensed(Measurand.EC, depth, SeriesSummary.MEAN, 0)));
+        }
+        List<PlannedLook> looks = plan.schedule().looks().stream()
+                .map(look -> look.after().isZero() || look.after().isNegative()
+                        ? look
+                        : new PlannedLook(
+                                look.name(),
+                                look.after(),
+                                Stream.concat(look.endpoints().stream(), sensed.stream())
+                                        .toList()))
+                .toList();
+        Plan probed = plan.with(Treatments.crossed(List.of(share), "leaf mould", List.of()), plan.pots())
+                .with(new Asked(plan.question(), plan.asked().crop(), List.of(), measures))
+                .with(plan.schedule()
+                        .with(looks, plan.schedule().steps(), plan.schedule().hours()))
+                .with(in(LayoutKind.BLOCKS, 4, Site.named("Tunnel floor"), 0, 1313));
+        return asking(probed, asks(List.of(4), 1, "mean-ec-15-cm", Direction.EITHER, 20, true));
     }
 
     /** Jars of bracken with rising limestone, weekly pH. */

@@ -4,6 +4,8 @@ import elsom.core.plan.Direction;
 import elsom.core.plan.FactorKind;
 import elsom.core.plan.Recurring;
 import elsom.core.plan.WateringSchool;
+import elsom.core.series.Measurand;
+import elsom.core.series.SeriesSummary;
 import java.time.DayOfWeek;
 import java.util.List;
 
@@ -13,11 +15,15 @@ public record Choices(
         List<FactorKind> factorKinds,
         List<Recurring.Kind> stepKinds,
         List<WateringSchool> schools,
-        List<DayOfWeek> days) {
+        List<DayOfWeek> days,
+        List<Measurand> measurands,
+        List<SeriesSummary> summaries) {
     static final Choices ALL = new Choices(
             List.of(Direction.values()),
             List.of(FactorKind.values()),
             List.of(Recurring.Kind.values()),
             List.of(WateringSchool.values()),
-            List.of(DayOfWeek.values()));
+            List.of(DayOfWeek.values()),
+            List.of(Measurand.values()),
+            List.of(SeriesSummary.values()));
 }

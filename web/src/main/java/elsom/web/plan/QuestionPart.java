@@ -102,7 +102,9 @@ final class QuestionPart implements Part {
                         "Look “" + look
                                 + "” would measure nothing. Tick something else for it under “Dates and care” first, or"
                                 + " keep the endpoint."));
-        return problems.none() ? named.in(plan).measuring(new Asked(question, crop, questions, measures)) : plan;
+        return problems.none()
+                ? SensedLines.taken(plan, named.in(plan).measuring(new Asked(question, crop, questions, measures)))
+                : plan;
     }
 
     /** A line is a comparison when it has an endpoint, or anything was typed in it; what matters may be left open. */
@@ -152,6 +154,7 @@ final class QuestionPart implements Part {
         for (int i = 0; i < form.lines(OWN); i++) {
             own(form, i, measures, problems).ifPresent(measures::add);
         }
+        SensedLines.read(form, measures, problems, name -> code(name, measures));
         if (measures.size() > Asked.MOST_MEASURES) {
             problems.add(
                     "own[0].name",

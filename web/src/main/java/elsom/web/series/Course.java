@@ -2,6 +2,7 @@ package elsom.web.series;
 
 import java.util.Arrays;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** Samples of one series in order of time, in plain arrays: a million of them are sixteen megabytes. */
 final class Course {
@@ -54,5 +55,15 @@ final class Course {
         for (int i = 0; i < size; i++) {
             sink.sample(at[i], values[i]);
         }
+    }
+
+    /** Makes something of a sample. */
+    @FunctionalInterface
+    interface Maker<T> {
+        T of(long at, double value);
+    }
+
+    <T> Stream<T> stream(Maker<T> maker) {
+        return IntStream.range(0, size).mapToObj(i -> maker.of(at[i], values[i]));
     }
 }

@@ -3,6 +3,7 @@ package elsom.web.series;
 import elsom.core.plan.Measure;
 import elsom.core.series.Guess;
 import elsom.core.series.Mapping;
+import elsom.core.series.Measurand;
 import elsom.core.trial.Look;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
@@ -75,21 +76,21 @@ class SeriesController {
         TrialId id = record.trial().id();
         List<Measure> measures = plans.plan(id).asked().measures();
         return SeriesPage.of(
-                record,
-                measures,
-                store.all(id),
-                store.files(id),
-                List.copyOf(store.sources().keySet()),
-                problem,
-                clock.instant());
+                record, measures, store.all(id), store.files(id), store.sources(), problem, clock.instant());
     }
 
-    /** Courses as they are drawn, thinned to the width of a drawing; of the stretch before a look, or of all time. */
+    /**
+     * Courses of one thing as they are drawn, thinned to the width of a drawing; of the stretch before a look, or of all
+     * time.
+     */
     @GetMapping("/drawing")
     @ResponseBody
-    SeriesDrawing drawing(@PathVariable long trial, @RequestParam(defaultValue = "0") int look) {
+    SeriesDrawing drawing(
+            @PathVariable long trial, @RequestParam Measurand what, @RequestParam(defaultValue = "0") int look) {
         TrialRecord record = trials.snapshot(new TrialId(trial));
-        List<SeriesStore.Head> series = store.all(record.trial().id());
+        List<SeriesStore.Head> series = store.all(record.trial().id()).stream()
+                .filter(head -> head.key().what() == what)
+                .toList();
         Instant first = series.stream()
                 .map(SeriesStore.Head::first)
                 .min(Instant::compareTo)
@@ -160,10 +161,7 @@ class SeriesController {
         }
         Uploads.Upload upload = uploads.find(record.trial().id(), file);
         MappingPage.Preview preview = preview(upload);
-        Optional<Mapping> remembered = store.source(upload.source())
-                .filter(mapping -> mapping.channels().stream()
-                        .allMatch(
-                                channel -> channel.column() < preview.headings().size()));
+        Optional<Mapping> remembered = store.remembered(upload.source(), preview.headings());
         Optional<Mapping> guess = remembered.isPresent()
                 ? remembered
                 : Guess.of(
@@ -237,7 +235,7 @@ class SeriesController {
         if (mapping.isEmpty()) {
             return mapping(record, upload, preview, form, "", null, HttpStatus.UNPROCESSABLE_CONTENT);
         }
-        takings.begin(record, upload, mapping.get(), station.signature());
+        takings.begin(record, upload, preview.headings(), mapping.get(), station.signature());
         return new ModelAndView("redirect:" + address(upload));
     }
 

@@ -16,6 +16,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -28,6 +29,9 @@ import org.jspecify.annotations.Nullable;
 record SeriesDrawing(double fromHours, double toHours, List<Mark> looks, List<Panel> panels, List<Profile> profiles) {
     /** As many as the drawing is wide: more can't be seen. */
     private static final int COLUMNS = 700;
+
+    private static final Set<Measurand> SETTLING =
+            Set.of(Measurand.EC, Measurand.SODIUM, Measurand.MOISTURE, Measurand.PH);
 
     private static final double MILLIS_AN_HOUR = 3_600_000;
 
@@ -89,7 +93,9 @@ record SeriesDrawing(double fromHours, double toHours, List<Mark> looks, List<Pa
                             unit == null ? null : Swatch.of(record.treatment(unit)),
                             points(thinning, start),
                             thinning.samples()));
-            if (unit != null && head.key().depthCm() > 0) {
+            if (unit != null
+                    && head.key().depthCm() > 0
+                    && SETTLING.contains(head.key().what())) {
                 stretch.figure(SeriesSummary.MEAN)
                         .ifPresent(mean -> depths.computeIfAbsent(head.key().what(), none -> new ArrayList<>())
                                 .add(new DepthProfile.OfUnit(

@@ -48,7 +48,7 @@ interface SeriesMapper {
     }
 
     /** A remembered mapping. */
-    record SourceRow(String name, String mapping) {}
+    record SourceRow(String name, String headings, String mapping) {}
 
     @Insert("""
             insert into series_file (trial_id, name, source, digest, row_count, taken_at, station)
@@ -105,9 +105,9 @@ interface SeriesMapper {
     @Delete("delete from series_file where trial_id = #{trial} and id = #{file}")
     int deleteFile(@Param("trial") TrialId trial, @Param("file") long file);
 
-    @Select("select name, mapping from series_source order by name")
+    @Select("select name, headings, mapping from series_source order by name")
     List<SourceRow> sources();
 
-    @Insert("merge into series_source (name, mapping) key (name) values (#{name}, #{mapping})")
+    @Insert("merge into series_source (name, headings, mapping) key (name) values (#{name}, #{headings}, #{mapping})")
     void remember(SourceRow source);
 }

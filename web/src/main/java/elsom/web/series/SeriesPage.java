@@ -1,6 +1,7 @@
 package elsom.web.series;
 
 import elsom.core.plan.Measure;
+import elsom.core.series.Measurand;
 import elsom.core.trial.Instrument;
 import elsom.core.trial.Look;
 import elsom.core.trial.ReadingRef;
@@ -16,6 +17,7 @@ import java.util.List;
 record SeriesPage(
         TrialHeader header,
         boolean any,
+        List<Measurand> measured,
         List<Window> windows,
         List<FileLine> files,
         List<SensedLine> sensed,
@@ -44,6 +46,7 @@ record SeriesPage(
         return new SeriesPage(
                 TrialHeader.of(record, now, TrialHeader.Step.BENCH),
                 !series.isEmpty(),
+                series.stream().map(head -> head.key().what()).distinct().toList(),
                 windows(record),
                 files.stream()
                         .map(file -> new FileLine(

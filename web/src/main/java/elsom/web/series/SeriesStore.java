@@ -1,19 +1,21 @@
 package elsom.web.series;
 
 import elsom.core.series.Mapping;
+import elsom.core.series.Measurand;
 import elsom.core.trial.TrialId;
 import elsom.web.platform.NotFound;
 import java.time.Instant;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Series of all trials. */
 @Repository
 public class SeriesStore {
+    private static final int LONGEST_HEADINGS = 20_000;
+
     private final SeriesMapper mapper;
 
     SeriesStore(SeriesMapper mapper) {
@@ -55,6 +57,16 @@ public class SeriesStore {
         return course.sorted();
     }
 
+    /** A sample with what it is of; the unit is empty for the whole trial. */
+    public record Logged(String unit, Measurand what, double depthCm, Instant at, double value) {}
+
+    /** Every sample of a trial, series by series in order of time; one series at a time is held. */
+    public Stream<Logged> logged(TrialId trial) {
+        return all(trial).stream()
+                .flatMap(head -> course(head.id(), head.first(), head.last()).stream((at, value) -> new Logged(
+                        head.key().unit(), head.key().what(), head.key().depthCm(), Instant.ofEpochMilli(at), value)));
+    }
+
     /** Begins to write a file in the transaction that runs. */
     SeriesWriter write(TrialId trial, Taken file) {
         SeriesMapper.NewKey key = new SeriesMapper.NewKey();
@@ -75,22 +87,30 @@ public class SeriesStore {
         }
     }
 
-    /** How files of each source were read the last time. */
+    /** Names of sources whose files were taken. */
     @Transactional(readOnly = true)
-    Map<String, Mapping> sources() {
-        Map<String, Mapping> sources = new LinkedHashMap<>();
-        mapper.sources()
-                .forEach(row -> MappingJson.read(row.mapping()).ifPresent(mapping -> sources.put(row.name(), mapping)));
-        return sources;
+    List<String> sources() {
+        return mapper.sources().stream().map(SeriesMapper.SourceRow::name).toList();
     }
 
+    /** How the last file of a source was read, if it had the same headings. */
     @Transactional(readOnly = true)
-    Optional<Mapping> source(String name) {
-        return Optional.ofNullable(sources().get(name));
+    Optional<Mapping> remembered(String source, List<String> headings) {
+        return mapper.sources().stream()
+                .filter(row -> row.name().equals(source) && row.headings().equals(joined(headings)))
+                .findFirst()
+                .flatMap(row -> MappingJson.read(row.mapping()));
     }
 
     @Transactional
-    void remember(String source, Mapping mapping) {
-        mapper.remember(new SeriesMapper.SourceRow(source, MappingJson.write(mapping)));
+    void remember(String source, List<String> headings, Mapping mapping) {
+        String joined = joined(headings);
+        if (joined.length() <= LONGEST_HEADINGS) {
+            mapper.remember(new SeriesMapper.SourceRow(source, joined, MappingJson.write(mapping)));
+        }
+    }
+
+    private static String joined(List<String> headings) {
+        return String.join("\t", headings);
     }
 }

@@ -155,7 +155,7 @@ final class TableRows {
             boolean headed = false;
             for (CSVRecord record : parser) {
                 List<String> cells = record.toList();
-                headed |= cells.size() > 1;
+                headed |= several(cells);
                 if (headed
                         && !blank(cells)
                         && !given(sink, record.getRecordNumber(), cells, counted.read / (double) size)) {
@@ -165,6 +165,10 @@ final class TableRows {
         } catch (IllegalArgumentException | IllegalStateException malformed) {
             throw new NoTable("This is not a CSV file: a quotation mark is open or stands in the middle of a cell.");
         }
+    }
+
+    private static boolean several(List<String> cells) {
+        return cells.stream().filter(cell -> !cell.isBlank()).count() > 1;
     }
 
     private static boolean blank(List<String> cells) {
@@ -243,7 +247,7 @@ final class TableRows {
             boolean headed = false;
             for (Row row : (Iterable<Row>) rows::iterator) {
                 List<String> cells = cells(row);
-                headed |= cells.stream().filter(cell -> !cell.isBlank()).count() > 1;
+                headed |= several(cells);
                 if (headed && !blank(cells) && !given(sink, row.getRowNum(), cells, 0)) {
                     return;
                 }

@@ -7,6 +7,7 @@ import elsom.web.platform.Refusal;
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -53,7 +54,7 @@ class Takings {
     }
 
     /** Begins to take a file; a second call for it changes nothing. */
-    void begin(TrialRecord record, Uploads.Upload upload, Mapping mapping, String station) {
+    void begin(TrialRecord record, Uploads.Upload upload, List<String> headings, Mapping mapping, String station) {
         Instant now = clock.instant();
         Set<String> units =
                 record.units().stream().map(unit -> unit.code().value()).collect(Collectors.toUnmodifiableSet());
@@ -66,15 +67,19 @@ class Takings {
             takings.values().removeIf(old -> old.progress().state() != Taking.State.RUNNING);
         }
         takings.put(upload.id(), taking);
-        worker.execute(() -> take(record.trial().id(), upload, mapping, station, taking, now));
+        worker.execute(() -> {
+            if (take(record.trial().id(), upload, station, taking, now)) {
+                store.remember(upload.source(), headings, mapping);
+            }
+        });
     }
 
     Optional<Taking> find(UUID upload) {
         return Optional.ofNullable(takings.get(upload));
     }
 
-    private void take(
-            TrialId trial, Uploads.Upload upload, Mapping mapping, String station, Taking taking, Instant now) {
+    /** True when it was taken. */
+    private boolean take(TrialId trial, Uploads.Upload upload, String station, Taking taking, Instant now) {
         try {
             Optional<SeriesWriter.Written> written = transaction.execute(status -> {
                 SeriesWriter writer = store.write(
@@ -89,18 +94,19 @@ class Takings {
             });
             if (written == null || written.isEmpty()) {
                 taking.end(taking.wasCancelled() ? Taking.State.CANCELLED : Taking.State.REFUSED, "");
-                return;
+                return false;
             }
-            store.remember(upload.source(), mapping);
             SensedReadings.Entered entered = sensed.enter(trial, station);
             taking.end(Taking.State.DONE, words(written.get()) + " " + entered.words());
             uploads.forget(upload.id());
+            return true;
         } catch (RuntimeException failed) {
             LOG.error("A file of a sensor could not be taken", failed);
             taking.failed(
                     failed instanceof Refusal refusal
                             ? refusal.message()
                             : "It could not be written; nothing of it was kept. Is the disk full? Try again.");
+            return false;
         }
     }
 
