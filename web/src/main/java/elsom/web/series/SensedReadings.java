@@ -21,6 +21,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -32,6 +33,9 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class SensedReadings {
+    /** A change smaller than this is none. */
+    private static final double SAME = 1e-9;
+
     private final Trials trials;
     private final Plans plans;
     private final Logbook logbook;
@@ -65,103 +69,102 @@ class SensedReadings {
         return all.stream().filter(measure -> measure.sensed() != null).toList();
     }
 
+    /** Enters what series give now; what they gave once and give no longer is taken back. */
     Entered enter(TrialId trial, String station) {
         TrialRecord record = trials.key(trial);
         List<Measure> measures = measures(plans.plan(trial).asked().measures());
         if (!record.trial().started() || measures.isEmpty()) {
             return new Entered(0, 0);
         }
+        Draft draft = new Draft(record, station, clock.instant());
         List<SeriesStore.Head> series = store.all(trial);
-        List<NewReading> entries = new ArrayList<>();
-        int silent = 0;
-        Instant now = clock.instant();
         for (Measure measure : measures) {
-            Sensed sensed = measure.sensed();
             for (ExperimentalUnit unit : record.units()) {
-                Optional<SeriesStore.Head> head = series.stream()
-                        .filter(one -> one.key().unit().equals(unit.code().value())
-                                && sensed != null
-                                && sensed.isOf(one.key().what(), one.key().depthCm()))
-                        .findFirst();
-                if (sensed == null || head.isEmpty()) {
-                    continue;
-                }
-                silent += unit(record, unit, measure.endpoint(), sensed, head.get(), now, station, entries);
+                draft.unit(unit, measure, series);
             }
         }
-        logbook.enterAll(trial, entries);
-        return new Entered(entries.size(), silent);
+        logbook.enterAll(trial, draft.entries);
+        return new Entered(draft.given, draft.silent);
     }
 
-    /** Readings of one unit; the number of looks at which the sensor was silent. */
-    private int unit(
-            TrialRecord record,
-            ExperimentalUnit unit,
-            Endpoint endpoint,
-            Sensed sensed,
-            SeriesStore.Head series,
-            Instant now,
-            String station,
-            List<NewReading> entries) {
-        Instant start = record.trial().start();
-        Instant from = start;
-        int silent = 0;
-        for (Look look : record.looks()) {
-            Instant to = look.plannedAt(start);
-            if (!look.endpoints().contains(endpoint.code()) || !to.isAfter(from)) {
-                continue;
-            }
-            boolean told =
-                    !to.isAfter(now) && !series.last().isBefore(from) && record.expected(unit.code(), look.number());
-            if (told) {
-                OptionalDouble figure = figure(sensed, series, from, to);
-                ReadingRef ref = new ReadingRef(unit.code(), look.number(), endpoint.code());
-                Optional<Reading> standing = record.current(ref);
-                // The last stretch may still be going on: the file ends before the look.
-                boolean whole = !series.last().isBefore(to.minus(Stretch.LONGEST_SILENCE));
-                if (figure.isEmpty()) {
-                    silent += whole ? 1 : 0;
-                } else if (whole
-                        && standing.map(reading -> replaced(reading, figure.getAsDouble()))
-                                .orElse(true)) {
-                    entries.add(reading(ref, endpoint, figure.getAsDouble(), to, now, station, standing));
+    /** Readings being made. */
+    private final class Draft {
+        private final TrialRecord record;
+        private final String station;
+        private final Instant now;
+        private final List<NewReading> entries = new ArrayList<>();
+        private int given;
+        private int silent;
+
+        Draft(TrialRecord record, String station, Instant now) {
+            this.record = record;
+            this.station = station;
+            this.now = now;
+        }
+
+        /** A unit at every look that takes the endpoint; each stretch begins where the one before ended. */
+        void unit(ExperimentalUnit unit, Measure measure, List<SeriesStore.Head> series) {
+            Sensed sensed = Objects.requireNonNull(measure.sensed());
+            Optional<SeriesStore.Head> head = series.stream()
+                    .filter(one -> one.key().unit().equals(unit.code().value())
+                            && sensed.isOf(one.key().what(), one.key().depthCm()))
+                    .findFirst();
+            Instant from = record.trial().start();
+            for (Look look : record.looks()) {
+                Instant to = look.plannedAt(record.trial().start());
+                if (look.endpoints().contains(measure.endpoint().code()) && to.isAfter(from)) {
+                    boolean over = !to.isAfter(now) && record.expected(unit.code(), look.number());
+                    OptionalDouble figure =
+                            over && head.isPresent() ? figure(sensed, head.get(), from, to) : OptionalDouble.empty();
+                    enter(
+                            new ReadingRef(
+                                    unit.code(),
+                                    look.number(),
+                                    measure.endpoint().code()),
+                            measure.endpoint(),
+                            figure,
+                            to);
+                    from = to;
                 }
             }
-            from = to;
         }
-        return silent;
-    }
 
-    private OptionalDouble figure(Sensed sensed, SeriesStore.Head series, Instant from, Instant to) {
-        Stretch stretch = new Stretch(from, to, sensed.limit());
-        store.course(series.id(), from, to).each(stretch::add);
-        return stretch.figure(sensed.summary());
-    }
+        private OptionalDouble figure(Sensed sensed, SeriesStore.Head series, Instant from, Instant to) {
+            // A file that ends before the look has not told all of the stretch yet.
+            if (series.last().isBefore(to.minus(Stretch.LONGEST_SILENCE))
+                    || series.first().isAfter(to)) {
+                return OptionalDouble.empty();
+            }
+            Stretch stretch = new Stretch(from, to, sensed.limit());
+            store.course(series.id(), from, to).each(stretch::add);
+            OptionalDouble figure = stretch.figure(sensed.summary());
+            silent += figure.isEmpty() ? 1 : 0;
+            return figure;
+        }
 
-    private static boolean replaced(Reading standing, double figure) {
-        Double value = standing.value();
-        return standing.instrument() == Instrument.SENSOR && (value == null || Math.abs(value - figure) > 1e-9);
-    }
-
-    private static NewReading reading(
-            ReadingRef ref,
-            Endpoint endpoint,
-            double figure,
-            Instant at,
-            Instant now,
-            String station,
-            Optional<Reading> standing) {
-        return new NewReading(
-                ref,
-                figure,
-                Decimals.upTo(figure, endpoint.decimals() + 2),
-                endpoint.unit(),
-                at,
-                now,
-                station,
-                Instrument.SENSOR,
-                standing.map(Reading::id).orElse(null),
-                standing.isPresent() ? CorrectionReason.FILE : null,
-                UUID.randomUUID());
+        private void enter(ReadingRef ref, Endpoint endpoint, OptionalDouble figure, Instant at) {
+            Optional<Reading> standing = record.current(ref);
+            boolean typed = standing.filter(reading -> reading.instrument() != Instrument.SENSOR)
+                    .isPresent();
+            boolean same = standing.map(Reading::value)
+                    .map(value -> figure.isPresent() && Math.abs(value - figure.getAsDouble()) < SAME)
+                    .orElse(figure.isEmpty());
+            if (typed || same) {
+                return;
+            }
+            given += figure.isPresent() ? 1 : 0;
+            entries.add(new NewReading(
+                    ref,
+                    figure.isPresent() ? Double.valueOf(figure.getAsDouble()) : null,
+                    figure.isPresent() ? Decimals.upTo(figure.getAsDouble(), endpoint.decimals() + 2) : "",
+                    endpoint.unit(),
+                    at,
+                    now,
+                    station,
+                    Instrument.SENSOR,
+                    standing.map(Reading::id).orElse(null),
+                    standing.isPresent() ? CorrectionReason.FILE : null,
+                    UUID.randomUUID()));
+        }
     }
 }

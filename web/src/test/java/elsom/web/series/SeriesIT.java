@@ -1,0 +1,332 @@
+package elsom.web.series;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elsom.core.series.Measurand;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Instrument;
+import elsom.core.trial.Look;
+import elsom.core.trial.Reading;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.web.AppTest;
+import elsom.web.Web;
+import elsom.web.trial.TrialLists;
+import elsom.web.trial.Trials;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.dhatim.fastexcel.Workbook;
+import org.dhatim.fastexcel.Worksheet;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.TestPropertySource;
+
+/** Files of loggers and laboratories: looked at, taken whole or not at all, and made into readings. */
+@AppTest
+@TestPropertySource(properties = "elsom.demo=true")
+class SeriesIT {
+    private static final DateTimeFormatter WRITTEN = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
+    private static final EndpointCode EC_AT_8_CM = new EndpointCode("mean-ec-8-cm");
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private TrialLists lists;
+
+    @Autowired
+    private Trials trials;
+
+    @Autowired
+    private SeriesStore store;
+
+    private TrialId trial = new TrialId(1);
+    private String unit = "";
+    private LocalDateTime yesterday = LocalDateTime.now(ZoneId.systemDefault());
+
+    @BeforeEach
+    void theTrialWithAProbe() {
+        trial = lists.search("Ditch water", 0, 10).trials().get(0).id();
+        unit = record().units().get(0).code().value();
+        yesterday = LocalDateTime.now(ZoneId.systemDefault())
+                .minusDays(1)
+                .withSecond(0)
+                .withNano(0);
+    }
+
+    private TrialRecord record() {
+        return trials.snapshot(trial);
+    }
+
+    private HttpResponse<String> send(String name, byte[] file) throws Exception {
+        return new Web(port).upload("/trials/" + trial + "/series/files", name, file, Map.of("source", name));
+    }
+
+    private HttpResponse<String> send(String name, String... lines) throws Exception {
+        return send(name, String.join("\n", lines).getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static String address(HttpResponse<String> sent) {
+        assertThat(sent.statusCode()).isEqualTo(302);
+        String location = sent.headers().firstValue("location").orElseThrow();
+        return location.substring(location.indexOf("/trials"));
+    }
+
+    /** Takes a file and waits for what became of it. */
+    private String taken(String address, Map<String, String> mapping) throws Exception {
+        Web web = new Web(port);
+        HttpResponse<String> begun = web.post(address, mapping);
+        if (begun.statusCode() != 302) {
+            return begun.body();
+        }
+        for (int i = 0; i < 600 && web.get(address + "/progress").body().contains("RUNNING"); i++) {
+            Thread.onSpinWait();
+        }
+        return web.get(address).body().replace("&#39;", "'").replace("&quot;", "\"");
+    }
+
+    private static Map<String, String> mapping(String zone, String sign, String... columns) {
+        Map<String, String> mapping = new HashMap<>(Map.of("zone", zone, "order", "DAY_FIRST", "sign", sign));
+        for (int i = 0; i < columns.length; i++) {
+            String[] parts = columns[i].split("/", -1);
+            mapping.put("what" + i, parts[0]);
+            mapping.put("in" + i, parts.length > 1 ? parts[1] : "");
+            mapping.put("depth" + i, parts.length > 2 ? parts[2] : "");
+            mapping.put("unit" + i, parts.length > 3 ? parts[3] : "");
+        }
+        return mapping;
+    }
+
+    private static String here() {
+        return ZoneId.systemDefault().getId();
+    }
+
+    private Optional<SeriesStore.Head> series(Measurand what, double depth, String of) {
+        return store.all(trial).stream()
+                .filter(head -> head.key().equals(new SeriesKey(of, what, depth)))
+                .findFirst();
+    }
+
+    @Test
+    void theProbesLogTakenAgainIsKnownAlready() throws Exception {
+        Web web = new Web(port);
+        String csv = web.get("/device/probe/" + trial + ".csv").body();
+        assertThat(csv).startsWith("Time,Unit,Water content 3 cm [%]");
+        HttpResponse<String> sent = new Web(port)
+                .upload(
+                        "/trials/" + trial + "/series/files",
+                        "again.csv",
+                        csv.getBytes(StandardCharsets.UTF_8),
+                        Map.of("source", "Simulated probe"));
+        String page = web.get(address(sent)).body();
+        assertThat(page).contains("Read as the last file of “Simulated probe”");
+        List<String> columns = List.of(
+                "TIME",
+                "UNIT",
+                "MOISTURE/PERCENT/3",
+                "MOISTURE/PERCENT/8",
+                "MOISTURE/PERCENT/15",
+                "EC//3",
+                "EC//8",
+                "EC//15");
+        assertThat(taken(address(sent), mapping(here(), "POINT", columns.toArray(String[]::new))))
+                .contains("known already")
+                .doesNotContain("another value");
+    }
+
+    @Test
+    void aProbesSeriesIsAReadingAUnitAndLookUntilItsFileIsTakenBack() throws Exception {
+        TrialRecord record = record();
+        Look look = record.look(1).orElseThrow();
+        ReadingRef ref = new ReadingRef(record.units().get(0).code(), 1, EC_AT_8_CM);
+        Reading reading = record.current(ref).orElseThrow();
+        assertThat(reading.instrument()).isEqualTo(Instrument.SENSOR);
+        SeriesStore.Head head = series(Measurand.EC, 8, ref.unit().value()).orElseThrow();
+        double[] weighted = {0, 0, Double.NaN, 0};
+        store.course(
+                        head.id(),
+                        record.trial().start(),
+                        look.plannedAt(record.trial().start()))
+                .each((at, value) -> {
+                    if (at <= look.plannedAt(record.trial().start()).toEpochMilli()) {
+                        if (!Double.isNaN(weighted[2])) {
+                            weighted[0] += (value + weighted[2]) / 2 * (at - weighted[3]);
+                            weighted[1] += at - weighted[3];
+                        }
+                        weighted[2] = value;
+                        weighted[3] = at;
+                    }
+                });
+        assertThat(reading.value()).isCloseTo(weighted[0] / weighted[1], org.assertj.core.data.Offset.offset(1e-9));
+        String drawing = new Web(port)
+                .get("/trials/" + trial + "/series/drawing?what=EC&look=1")
+                .body();
+        assertThat(drawing).contains("\"label\":\"EC at 15 cm\"").contains("\"profiles\":[{");
+    }
+
+    @Test
+    void aSpreadsheetFromALaboratoryIsTaken() throws Exception {
+        ByteArrayOutputStream file = new ByteArrayOutputStream();
+        try (Workbook workbook = new Workbook(file, "Elsom", "1.0")) {
+            Worksheet sheet = workbook.newWorksheet("Results");
+            sheet.value(0, 0, "Laboratory of the yard");
+            sheet.value(2, 0, "Date");
+            sheet.value(2, 1, "Sample");
+            sheet.value(2, 2, "Sodium [mg/L]");
+            List<ExperimentalUnit> units = record().units().subList(0, 3);
+            for (int i = 0; i < units.size(); i++) {
+                sheet.value(3 + i, 0, yesterday);
+                sheet.style(3 + i, 0).format("yyyy-mm-dd hh:mm").set();
+                sheet.value(3 + i, 1, units.get(i).code().value());
+                sheet.value(3 + i, 2, 120 + i);
+            }
+        }
+        String address = address(send("lab.xlsx", file.toByteArray()));
+        assertThat(new Web(port).get(address).body()).contains("Recognised from its headings");
+        assertThat(taken(address, mapping(here(), "POINT", "TIME", "UNIT", "SODIUM")))
+                .contains("3 values in 3 series added");
+        assertThat(series(Measurand.SODIUM, 0, unit).orElseThrow().samples()).isEqualTo(1);
+        byte[] whole = file.toByteArray();
+        assertThat(send("cut.xlsx", Arrays.copyOf(whole, whole.length / 2)).body())
+                .contains("damaged");
+    }
+
+    @Test
+    void anOldLoggersFileInWesternLettersAndWithALineAboveIsUnderstood() throws Exception {
+        String file = "Logger 7;;\r\nTimestamp;Light [µmol/m²/s];Temp. 30 cm\r\n"
+                + DateTimeFormatter.ofPattern("dd.MM.yyyy HH:mm").format(yesterday) + ";412;19,5\r\n";
+        HttpResponse<String> sent = send("old.csv", file.getBytes(Charset.forName("windows-1252")));
+        assertThat(new Web(port).get(address(sent)).body()).contains("Light [µmol/m²/s]");
+        assertThat(taken(address(sent), mapping(here(), "COMMA", "TIME", "LIGHT", "TEMPERATURE//30")))
+                .contains("2 values in 2 series added");
+        assertThat(series(Measurand.TEMPERATURE, 30, "")).isPresent();
+        assertThat(send("twice.csv", file.getBytes(Charset.forName("windows-1252")))
+                        .body())
+                .contains("The very same file was taken already, as “old.csv”");
+        long id = store.files(trial).stream()
+                .filter(one -> one.name().equals("old.csv"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        new Web(port).post("/trials/" + trial + "/series/taken/" + id + "/back", Map.of());
+        assertThat(series(Measurand.TEMPERATURE, 30, "")).isEmpty();
+        assertThat(record().current(new ReadingRef(record().units().get(0).code(), 1, EC_AT_8_CM)))
+                .isPresent();
+    }
+
+    @Test
+    void whatIsNoTableIsRefusedAtOnce() throws Exception {
+        assertThat(send("a.pdf", "%PDF-1.7 rest").body()).contains("This is a PDF");
+        assertThat(send("a.csv", new byte[] {1, 0, 2}).body()).contains("neither CSV nor .xlsx");
+        assertThat(send("empty.csv", new byte[0]).body()).contains("The file is empty");
+        assertThat(send("words.csv", "just words", "and more of them").body()).contains("There is no table in it");
+        assertThat(send("old.xls", new byte[] {(byte) 0xD0, (byte) 0xCF, 0x11, (byte) 0xE0, 0})
+                        .body())
+                .contains("of the old kind");
+        assertThat(send("wide.csv", "a,b", "x,\"" + "y".repeat(3000) + "\"").body())
+                .contains("far too long");
+    }
+
+    @Test
+    void everyRowThatCantBeReadIsListedAndNothingIsKept() throws Exception {
+        List<SeriesStore.Head> before = store.all(trial);
+        String address = address(send(
+                "bad.csv",
+                "Time,Unit,pH",
+                WRITTEN.format(yesterday) + "," + unit + ",6.4",
+                WRITTEN.format(yesterday.plusMinutes(1)) + "," + unit + ",\"6,4\"",
+                WRITTEN.format(yesterday.plusMinutes(2)) + ",Z99,6.4",
+                WRITTEN.format(yesterday.plusMinutes(3)) + "," + unit + ",=A1",
+                WRITTEN.format(yesterday.plusMinutes(4)) + "," + unit + ",64",
+                WRITTEN.format(yesterday.plusDays(3)) + "," + unit + ",6.4",
+                WRITTEN.format(yesterday) + "," + unit + ",6.5",
+                WRITTEN.format(yesterday.plusMinutes(5)) + "," + unit));
+        String page = taken(address, mapping(here(), "POINT", "TIME", "UNIT", "PH"));
+        assertThat(page)
+                .contains("7 rows can’t be read, so nothing was taken")
+                .contains("Row 3: column 3: “6,4” has a decimal comma")
+                .contains("Row 4: “Z99” is no unit of the trial")
+                .contains("Row 5: column 3: “=A1” is a formula")
+                .contains("Row 6: column 3: pH of 64")
+                .contains("Row 7:")
+                .contains("is the zone right")
+                .contains("Row 8: there are two values")
+                .contains("Row 9: the row ends after 2 columns");
+        assertThat(store.all(trial)).isEqualTo(before);
+        String noTime = taken(address, mapping(here(), "POINT", "", "UNIT", "PH"));
+        assertThat(noTime).contains("Which column holds the time");
+        assertThat(taken(address, mapping("Moon", "POINT", "TIME", "UNIT", "PH")))
+                .contains("is no time zone");
+        assertThat(taken(address, mapping(here(), "POINT", "TIME", "UNIT", "PH/CELSIUS//Z99")))
+                .contains("The trial has no unit “Z99”");
+        assertThat(taken(address, mapping(here(), "POINT", "TIME", "UNIT", "PH//deep")))
+                .contains("is no depth");
+    }
+
+    @Test
+    void aStoppedFileLeavesNothingAndALongOneIsTakenWithinSeconds() throws Exception {
+        int rows = 200_000;
+        LocalDateTime first = yesterday.minusMinutes(rows);
+        byte[] file = ("Time,Leaf greenness\n"
+                        + IntStream.range(0, rows)
+                                .mapToObj(i -> WRITTEN.format(first.plusMinutes(i)) + "," + (30 + i % 7))
+                                .collect(Collectors.joining("\n")))
+                .getBytes(StandardCharsets.UTF_8);
+        Web web = new Web(port);
+        String address = address(send("long.csv", file));
+        Map<String, String> mapping = mapping("UTC", "POINT", "TIME", "GREENNESS");
+        assertThat(web.post(address, mapping).statusCode()).isEqualTo(302);
+        web.post(address + "/cancel", Map.of());
+        for (int i = 0; i < 600 && web.get(address + "/progress").body().contains("RUNNING"); i++) {
+            Thread.onSpinWait();
+        }
+        assertThat(web.get(address).body()).contains("Nothing of the file was kept");
+        assertThat(series(Measurand.GREENNESS, 0, "")).isEmpty();
+        assertThat(taken(address, mapping)).contains("in 1 series added").contains(String.valueOf(rows));
+        SeriesStore.Head head = series(Measurand.GREENNESS, 0, "").orElseThrow();
+        assertThat(head.samples()).isEqualTo(rows);
+        assertThat(Duration.between(head.first(), head.last())).isEqualTo(Duration.ofMinutes(rows - 1));
+        assertThat(web.get("/trials/" + trial + "/series/drawing?what=GREENNESS")
+                        .body())
+                .contains("\"samples\":" + rows)
+                .hasSizeLessThan(100_000);
+        long lines = web.get("/trials/" + trial + "/series.csv")
+                .body()
+                .lines()
+                .filter(line -> line.contains("GREENNESS"))
+                .count();
+        assertThat(lines).isEqualTo(rows);
+    }
+
+    @Test
+    void packedSamplesComeBackAsTheyWere() throws IOException {
+        List<elsom.core.series.Sample> samples = IntStream.range(0, 500)
+                .mapToObj(i -> new elsom.core.series.Sample(
+                        1_700_000_000_000L + (long) i * i * 977, Math.sin(i) * Math.pow(10, i % 9)))
+                .toList();
+        List<elsom.core.series.Sample> back = new java.util.ArrayList<>();
+        PackedSamples.unpack(
+                samples.get(0).at(),
+                PackedSamples.pack(samples),
+                (at, value) -> back.add(new elsom.core.series.Sample(at, value)));
+        assertThat(back).isEqualTo(samples);
+    }
+}
