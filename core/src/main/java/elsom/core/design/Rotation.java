@@ -4,6 +4,7 @@ import elsom.core.trial.BenchPosition;
 import elsom.core.trial.Chore;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.Turn;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -24,14 +25,47 @@ public final class Rotation {
 
     private Rotation() {}
 
-    /** A trial with its units where they stand by now, when every turn that was planned so far was made. */
+    /**
+     * A trial with its units where they stand by now: moved on as often as was written down; where nothing was, as often
+     * as was planned so far.
+     */
     public static TrialRecord at(TrialRecord record, Instant now) {
-        int turns = (int) record.chores().stream()
+        int turns = record.turns().isEmpty() ? planned(record, now) : written(record, now);
+        return turns == 0 ? record : record.standing(after(record.units(), turns));
+    }
+
+    private static int planned(TrialRecord record, Instant now) {
+        return (int) record.chores().stream()
                 .filter(chore -> chore.kind() == Chore.Kind.TURN)
                 .filter(chore ->
                         !record.trial().start().plus(chore.afterStart()).isAfter(now))
                 .count();
-        return turns == 0 ? record : record.standing(after(record.units(), turns));
+    }
+
+    private static int written(TrialRecord record, Instant now) {
+        return record.turns().stream()
+                .filter(turn -> !turn.at().isAfter(now))
+                .mapToInt(Turn::number)
+                .max()
+                .orElse(0);
+    }
+
+    /**
+     * A turn about to be made.
+     *
+     * @param number the turn's
+     * @param from units where they stand before it
+     * @param to units where they stand after it
+     */
+    public record Next(int number, TrialRecord from, TrialRecord to) {}
+
+    /** The turn to be made now: the one that is due, as long as none was written down, or the one after the last. */
+    public static Next next(TrialRecord record, Instant now) {
+        int made = record.turns().isEmpty() ? Math.max(0, planned(record, now) - 1) : written(record, now);
+        return new Next(
+                made + 1,
+                record.standing(after(record.units(), made)),
+                record.standing(after(record.units(), made + 1)));
     }
 
     /** Units in their order, each that many places further on in its block. */

@@ -28,6 +28,9 @@ public sealed interface Section {
     /** Numbers of each treatment without a picture. */
     record Table(TableResult result) implements Section {}
 
+    /** How alike stations scored the same units. */
+    record Agreed(AgreementResult result) implements Section {}
+
     /** Treatments from best to worst. */
     record Ranked(Ranking ranking, List<String> remarks) implements Section {
         public Ranked {

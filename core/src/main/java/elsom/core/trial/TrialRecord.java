@@ -1,5 +1,6 @@
 package elsom.core.trial;
 
+import elsom.core.quantity.Decimals;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -32,18 +33,11 @@ public final class TrialRecord {
     private final List<Mishap> mishaps;
     private final Map<UnitCode, Mishap> endings;
     private final List<Progress> progress;
-    private final List<Chore> chores;
-    private final List<Given> given;
+    private final Beside beside;
 
     /** Progress is counted when it is not given. */
     private TrialRecord(
-            Trial trial,
-            Setup setup,
-            ReadingLog log,
-            List<Mishap> mishaps,
-            List<Progress> progress,
-            List<Chore> chores,
-            List<Given> given) {
+            Trial trial, Setup setup, ReadingLog log, List<Mishap> mishaps, List<Progress> progress, Beside beside) {
         this.trial = trial;
         this.setup = setup;
         this.log = log;
@@ -51,8 +45,19 @@ public final class TrialRecord {
         this.endings = endings(mishaps);
         this.progress =
                 progress.isEmpty() ? setup.looks.stream().map(this::counted).toList() : List.copyOf(progress);
-        this.chores = List.copyOf(chores);
-        this.given = List.copyOf(given);
+        this.beside = beside;
+    }
+
+    /** What is done and kept beside readings. */
+    private record Beside(List<Chore> chores, List<Given> given, List<SecondScore> again, List<Turn> turns) {
+        private static final Beside NOTHING = new Beside(List.of(), List.of(), List.of(), List.of());
+
+        Beside {
+            chores = List.copyOf(chores);
+            given = List.copyOf(given);
+            again = List.copyOf(again);
+            turns = List.copyOf(turns);
+        }
     }
 
     /**
@@ -73,7 +78,7 @@ public final class TrialRecord {
             List<Mishap> mishaps) {
         Setup setup = new Setup(treatments, containers, benches, units, endpoints, looks);
         TrialRecord bare =
-                new TrialRecord(trial, setup, ReadingLog.of(List.of()), List.of(), List.of(), List.of(), List.of());
+                new TrialRecord(trial, setup, ReadingLog.of(List.of()), List.of(), List.of(), Beside.NOTHING);
         List<String> problems = new ArrayList<>(setup.problems());
         if (trial.started() && units.isEmpty()) {
             problems.add("a trial that has started has no unit");
@@ -83,7 +88,7 @@ public final class TrialRecord {
         if (!problems.isEmpty()) {
             throw new IllegalArgumentException(shortened(problems));
         }
-        return new TrialRecord(trial, setup, ReadingLog.of(readings), mishaps, List.of(), List.of(), List.of());
+        return new TrialRecord(trial, setup, ReadingLog.of(readings), mishaps, List.of(), Beside.NOTHING);
     }
 
     private static String shortened(List<String> problems) {
@@ -104,17 +109,18 @@ public final class TrialRecord {
 
     /** This trial under another number or stage. */
     public TrialRecord with(Trial changed) {
-        return new TrialRecord(changed, setup, log, mishaps, progress, chores, given);
+        return new TrialRecord(changed, setup, log, mishaps, progress, beside);
     }
 
     /** This trial with what else is to be done in it. */
     public TrialRecord with(List<Chore> planned) {
-        return new TrialRecord(trial, setup, log, mishaps, progress, planned, given);
+        return new TrialRecord(
+                trial, setup, log, mishaps, progress, new Beside(planned, beside.given, beside.again, beside.turns));
     }
 
     /** This trial with its units on other places. */
     public TrialRecord standing(List<ExperimentalUnit> moved) {
-        return new TrialRecord(trial, setup.with(setup.treatments, moved), log, mishaps, progress, chores, given);
+        return new TrialRecord(trial, setup.with(setup.treatments, moved), log, mishaps, progress, beside);
     }
 
     /**
@@ -127,7 +133,7 @@ public final class TrialRecord {
         entered.forEach(reading -> problem(reading).ifPresent(problem -> {
             throw new IllegalArgumentException(problem);
         }));
-        TrialRecord longer = new TrialRecord(trial, setup, log.plus(entered), mishaps, progress, chores, given);
+        TrialRecord longer = new TrialRecord(trial, setup, log.plus(entered), mishaps, progress, beside);
         Set<Integer> touched = new HashSet<>();
         entered.forEach(reading -> touched.add(reading.ref().look()));
         return touched.isEmpty() ? this : longer.recounted(touched);
@@ -136,12 +142,12 @@ public final class TrialRecord {
     private TrialRecord recounted(Set<Integer> touched) {
         List<Progress> counts = new ArrayList<>(progress);
         touched.forEach(look -> counts.set(look - 1, counted(setup.looks.get(look - 1))));
-        return new TrialRecord(trial, setup, log, mishaps, counts, chores, given);
+        return new TrialRecord(trial, setup, log, mishaps, counts, beside);
     }
 
     /** This trial with what went wrong in it, in all. */
     public TrialRecord withMishaps(List<Mishap> all) {
-        return all.equals(mishaps) ? this : new TrialRecord(trial, setup, log, all, List.of(), chores, given);
+        return all.equals(mishaps) ? this : new TrialRecord(trial, setup, log, all, List.of(), beside);
     }
 
     /**
@@ -159,7 +165,15 @@ public final class TrialRecord {
                     throw new IllegalArgumentException(
                             "entry " + entry.number() + " of water and feed is of a unit that the trial does not have");
                 });
-        return all.equals(given) ? this : new TrialRecord(trial, setup, log, mishaps, progress, chores, all);
+        return all.equals(beside.given)
+                ? this
+                : new TrialRecord(
+                        trial,
+                        setup,
+                        log,
+                        mishaps,
+                        progress,
+                        new Beside(beside.chores, all, beside.again, beside.turns));
     }
 
     /**
@@ -173,7 +187,7 @@ public final class TrialRecord {
         for (ExperimentalUnit unit : setup.units) {
             plain.add(unit.as(1, plain.size() + 1));
         }
-        return new TrialRecord(trial, setup.with(List.of(hidden), plain), log, mishaps, progress, chores, given);
+        return new TrialRecord(trial, setup.with(List.of(hidden), plain), log, mishaps, progress, beside);
     }
 
     /** What is wrong with a reading of this trial; empty when nothing is. */
@@ -246,14 +260,63 @@ public final class TrialRecord {
         return mishaps;
     }
 
+    /**
+     * This trial with what was scored again, in all.
+     *
+     * @throws IllegalArgumentException if a score is of something that the trial does not read
+     */
+    public TrialRecord withScoredAgain(List<SecondScore> all) {
+        all.stream()
+                .filter(score -> !has(new ReadingRef(score.unit(), score.look(), score.endpoint()))
+                        || !endpoint(score.endpoint()).allows(score.value()))
+                .findFirst()
+                .ifPresent(score -> {
+                    throw new IllegalArgumentException("a second score is of " + score.unit() + ", look " + score.look()
+                            + ", " + score.endpoint() + ": " + Decimals.upTo(score.value(), 3)
+                            + ", which the trial does not read");
+                });
+        return all.equals(beside.again)
+                ? this
+                : new TrialRecord(
+                        trial,
+                        setup,
+                        log,
+                        mishaps,
+                        progress,
+                        new Beside(beside.chores, beside.given, all, beside.turns));
+    }
+
+    /** This trial with the times its units were moved on, in all. */
+    public TrialRecord withTurns(List<Turn> all) {
+        return all.equals(beside.turns)
+                ? this
+                : new TrialRecord(
+                        trial,
+                        setup,
+                        log,
+                        mishaps,
+                        progress,
+                        new Beside(beside.chores, beside.given, beside.again, all));
+    }
+
+    /** Times its units were moved on within their blocks, as written down, in order. */
+    public List<Turn> turns() {
+        return beside.turns;
+    }
+
+    /** Scores that another station made without seeing the first, in order of entry. */
+    public List<SecondScore> scoredAgain() {
+        return beside.again;
+    }
+
     /** Water and feed that units were given, in order of entry, withdrawn entries too. */
     public List<Given> given() {
-        return given;
+        return beside.given;
     }
 
     /** What is to be done besides looks, in order of time. */
     public List<Chore> chores() {
-        return chores;
+        return beside.chores;
     }
 
     public Treatment treatment(int number) {

@@ -12,6 +12,7 @@ import elsom.core.trial.Look;
 import elsom.core.trial.LookTiming;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.MishapKind;
+import elsom.core.trial.SecondWalk;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import elsom.core.trial.Walk;
@@ -47,7 +48,11 @@ record BenchPage(
         ScaleFault scaleFault,
         boolean weighs,
         boolean walks,
-        List<SeedlingPart> parts) {
+        List<SeedlingPart> parts,
+        List<Scored> scored) {
+
+    /** A score of the look that a second pair of eyes can make again. */
+    record Scored(String code, String name) {}
 
     /** Something that went wrong, and whether it can still be taken back. */
     record MishapLine(int number, String what, String units, String note, String when) {}
@@ -103,7 +108,12 @@ record BenchPage(
                 Walk.byHand(record, look).size() > 1,
                 look.endpoints().stream().anyMatch(code -> record.endpoint(code).takesSymptoms())
                         ? List.of(SeedlingPart.values())
-                        : List.of());
+                        : List.of(),
+                look.endpoints().stream()
+                        .map(record::endpoint)
+                        .filter(SecondWalk::scored)
+                        .map(endpoint -> new Scored(endpoint.code().value(), endpoint.name()))
+                        .toList());
     }
 
     private static BenchMap.Face face(

@@ -10,6 +10,7 @@ import elsom.core.trial.Instrument;
 import elsom.core.trial.Look;
 import elsom.core.trial.MishapKind;
 import elsom.core.trial.ReadingRef;
+import elsom.core.trial.SecondScore;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.TrialId;
@@ -26,6 +27,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Random;
 import java.util.UUID;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -101,6 +103,7 @@ class DemoGrowth {
         read(begun("plant back", demo.plantBack()), now, DemoGrowth::plantBack);
         TrialId residue = begun("residue", demo.residue());
         read(residue, now, DemoGrowth::residue, DemoGrowth::marks);
+        again(residue);
         plans.unblind(residue, "all looks are done", STATION);
         read(begun("charcoal", demo.charcoalPair()), now, DemoGrowth::residue, DemoGrowth::marks);
         quarantines.keepApart(new Quarantine(
@@ -112,6 +115,33 @@ class DemoGrowth {
                 residue.value(),
                 null,
                 ""));
+    }
+
+    /** A second pair of eyes on the last scores, about as strict as the first. */
+    private void again(TrialId id) {
+        TrialRecord record = trials.key(id);
+        Random noise = new Random(record.trial().seed() + 1);
+        Look last = record.looks().stream()
+                .filter(look -> look.endpoints().contains(EndpointCode.INJURY))
+                .reduce((earlier, later) -> later)
+                .orElseThrow();
+        for (ExperimentalUnit unit : record.units()) {
+            record.current(new ReadingRef(unit.code(), last.number(), EndpointCode.INJURY))
+                    .ifPresent(first -> logbook.scoreAgain(
+                            id,
+                            new SecondScore(
+                                    unit.code(),
+                                    last.number(),
+                                    EndpointCode.INJURY,
+                                    "Bench C",
+                                    Math.max(
+                                            0,
+                                            Math.min(
+                                                    10,
+                                                    Math.rint(Objects.requireNonNull(first.value())
+                                                            + noise.nextGaussian()))),
+                                    first.takenAt())));
+        }
     }
 
     /** A trial with a probe in each unit, and its log up to now. */

@@ -43,6 +43,9 @@ enum PackageFile {
             "given",
             "number:integer kind:string what:string unit:string millilitres:number happened_at:datetime station:string"
                     + " withdrawn_at:datetime"),
+    TURNS("turns", "number:integer turned_at:datetime station:string"),
+    SECOND_SCORES(
+            "second_scores", "unit:string look:integer endpoint:string station:string score:number scored_at:datetime"),
     AMENDMENTS("amendments", "number:integer at:datetime station:string reason:string changes:string"),
     QUARANTINE(
             "quarantine",
@@ -109,7 +112,13 @@ enum PackageFile {
 
     /** Whether a package without this file is whole: it came later than the others. */
     boolean optional() {
-        return this == GIVEN || this == AMENDMENTS || this == QUARANTINE || this == LOTS || this == LOT_FIGURES;
+        return this == GIVEN
+                || this == TURNS
+                || this == SECOND_SCORES
+                || this == AMENDMENTS
+                || this == QUARANTINE
+                || this == LOTS
+                || this == LOT_FIGURES;
     }
 
     static Optional<PackageFile> at(String path) {

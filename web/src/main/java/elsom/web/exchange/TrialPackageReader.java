@@ -33,6 +33,7 @@ import elsom.core.trial.ProtocolCode;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.ReadingRef;
+import elsom.core.trial.SecondScore;
 import elsom.core.trial.Side;
 import elsom.core.trial.Texture;
 import elsom.core.trial.Tint;
@@ -42,6 +43,7 @@ import elsom.core.trial.Trial;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.TrialStage;
+import elsom.core.trial.Turn;
 import elsom.core.trial.UnitCode;
 import elsom.web.trial.PlanJson;
 import elsom.web.trial.WholeTrial;
@@ -104,6 +106,9 @@ final class TrialPackageReader {
         numbered(PackageFile.LOOKS, looks.stream().map(Look::number).toList());
         numbered(PackageFile.MISHAPS, mishaps.stream().map(Mishap::number).toList());
         List<GivenRows> given = rows(PackageFile.GIVEN, GivenRows::of);
+        List<Turn> turns = rows(
+                PackageFile.TURNS, row -> new Turn(row.whole("number"), row.instant("turned_at"), row.text("station")));
+        List<SecondScore> again = rows(PackageFile.SECOND_SCORES, TrialPackageReader::secondScore);
         List<Amendment> amendments = rows(PackageFile.AMENDMENTS, TrialPackageReader::amendment);
         List<Quarantine> quarantines = rows(PackageFile.QUARANTINE, TrialPackageReader::quarantine);
         List<Lot> lots = ShelfPackage.lots(files, problems);
@@ -114,7 +119,9 @@ final class TrialPackageReader {
         try {
             TrialRecord record = TrialRecord.of(
                             trial.get(0), treatments, containers, benches, units, endpoints, looks, readings, mishaps)
-                    .withGiven(GivenRows.entries(given));
+                    .withGiven(GivenRows.entries(given))
+                    .withScoredAgain(again)
+                    .withTurns(turns);
             return plan(record).map(plan -> new WholeTrial(drawn(record, plan), plan, amendments, quarantines, lots));
         } catch (IllegalArgumentException inconsistent) {
             problems.add(new BadRow("", 0, "The files do not fit together: " + inconsistent.getMessage()));
@@ -366,6 +373,16 @@ final class TrialPackageReader {
                 row.choice("instrument", Instrument.class),
                 row.optional("supersedes").isPresent() ? new ReadingId(row.large("supersedes")) : null,
                 row.optional("reason").isPresent() ? row.choice("reason", CorrectionReason.class) : null);
+    }
+
+    private static SecondScore secondScore(CsvTable.Row row) {
+        return new SecondScore(
+                new UnitCode(row.text("unit")),
+                row.whole("look"),
+                new EndpointCode(row.text("endpoint")),
+                row.text("station"),
+                row.number("score"),
+                row.instant("scored_at"));
     }
 
     private static Mishap mishap(CsvTable.Row row) {

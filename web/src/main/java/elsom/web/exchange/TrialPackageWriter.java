@@ -224,6 +224,10 @@ final class TrialPackageWriter {
                                         g.happenedAt(),
                                         g.station(),
                                         g.withdrawnAt())));
+            case TURNS -> record.turns().stream().map(t -> cells(t.number(), t.at(), t.station()));
+            case SECOND_SCORES ->
+                record.scoredAgain().stream()
+                        .map(s -> cells(s.unit(), s.look(), s.endpoint(), s.station(), s.value(), s.at()));
             case AMENDMENTS, QUARANTINE, LOTS, LOT_FIGURES, USES -> Stream.empty();
         };
     }

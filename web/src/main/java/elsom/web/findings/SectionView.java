@@ -1,5 +1,6 @@
 package elsom.web.findings;
 
+import elsom.core.results.AgreementResult;
 import elsom.core.results.FigureKind;
 import elsom.web.kit.Swatch;
 import java.util.List;
@@ -165,6 +166,14 @@ public sealed interface SectionView {
                 String clean,
                 String tone,
                 String left) {}
+    }
+
+    /** How alike stations scored the same units. */
+    record Agreed(List<AgreementResult.Row> rows, List<String> remarks) implements SectionView {
+        @Override
+        public String fragment() {
+            return "agreed";
+        }
     }
 
     /** Numbers of each treatment without a picture. */

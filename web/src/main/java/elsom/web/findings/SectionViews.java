@@ -87,6 +87,10 @@ final class SectionViews {
         if (section instanceof Section.Table table) {
             return Optional.of(table(table.result()));
         }
+        if (section instanceof Section.Agreed agreed) {
+            return Optional.of(new SectionView.Agreed(
+                    agreed.result().rows(), agreed.result().remarks()));
+        }
         if (section instanceof Section.Ranked ranked) {
             return Optional.of(ranked(ranked));
         }

@@ -15,6 +15,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
@@ -131,6 +132,22 @@ public record BenchMap(List<Drawn> benches) {
     /** A rectangle of the bench: measured light, or something that makes a part unlike the rest. */
     public record Area(double x, double y, double width, double height, double strength, String label) {}
 
+    /** Where a unit is to be moved: from the middle of its place to the middle of the other. */
+    public record Arrow(String code, double fromX, double fromY, double toX, double toY) {
+        private static final double ROOM = 34;
+        private static final double BOW = 0.12;
+
+        /** A line that leaves room for the units at either end, bowed where it passes over others. */
+        public String line() {
+            double acrossX = toX - fromX;
+            double acrossY = toY - fromY;
+            double part = Math.min(0.4, ROOM / Math.hypot(acrossX, acrossY));
+            return "M" + round(fromX + acrossX * part) + " " + round(fromY + acrossY * part) + "Q"
+                    + round((fromX + toX) / 2 + acrossY * BOW) + " " + round((fromY + toY) / 2 - acrossX * BOW) + " "
+                    + round(toX - acrossX * part) + " " + round(toY - acrossY * part);
+        }
+    }
+
     /** A place without a unit, or with a guard unit on it. */
     public record Spot(double x, double y, int row, int column) {}
 
@@ -156,6 +173,7 @@ public record BenchMap(List<Drawn> benches) {
             List<Area> influences,
             List<Spot> guards,
             List<Spot> free,
+            List<Arrow> arrows,
             double radius,
             String lightWords,
             String doorWords,
@@ -183,6 +201,13 @@ public record BenchMap(List<Drawn> benches) {
     public static BenchMap of(TrialRecord record, Function<ExperimentalUnit, Face> face) {
         return new BenchMap(record.benches().stream()
                 .map(bench -> new Drawing(record, bench, true).drawn(face))
+                .toList());
+    }
+
+    /** Draws all benches with an arrow from where each unit stands to where it shall stand. */
+    public static BenchMap moving(TrialRecord record, TrialRecord to, Function<ExperimentalUnit, Face> face) {
+        return new BenchMap(record.benches().stream()
+                .map(bench -> new Drawing(record, bench, true).drawn(face, to.units()))
                 .toList());
     }
 
@@ -245,6 +270,27 @@ public record BenchMap(List<Drawn> benches) {
         }
 
         Drawn drawn(Function<ExperimentalUnit, Face> face) {
+            return drawn(face, List.of());
+        }
+
+        /** From each unit to its other place. */
+        private List<Arrow> arrows(List<ExperimentalUnit> moved) {
+            Map<String, BenchPosition> to =
+                    moved.stream().collect(Collectors.toMap(unit -> unit.code().value(), ExperimentalUnit::position));
+            return here.stream()
+                    .flatMap(unit -> Optional.ofNullable(to.get(unit.code().value()))
+                            .filter(place -> !place.equals(unit.position()))
+                            .map(place -> new Arrow(
+                                    unit.code().value(),
+                                    x(unit.position().column()),
+                                    y(unit.position().row()),
+                                    x(place.column()),
+                                    y(place.row())))
+                            .stream())
+                    .toList();
+        }
+
+        Drawn drawn(Function<ExperimentalUnit, Face> face, List<ExperimentalUnit> moved) {
             Map<Integer, Shape> shapes = new TreeMap<>();
             List<Cell> cells = new ArrayList<>();
             for (ExperimentalUnit unit : here) {
@@ -283,6 +329,7 @@ public record BenchMap(List<Drawn> benches) {
                             .filter(at -> !taken.contains(at) && !guards.contains(at))
                             .map(this::spot)
                             .toList(),
+                    arrows(moved),
                     round(0.32 * Math.min(pitchX, pitchY)),
                     lightWords(),
                     "door at the " + bench.door().label(),

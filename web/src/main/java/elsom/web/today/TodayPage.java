@@ -152,7 +152,7 @@ record TodayPage(
                     case LOOK -> base + "/bench";
                     case START -> base + "/plan";
                     case STEP -> base + (water ? "/water" : "/plan/dates");
-                    case TURN -> base + "/bench";
+                    case TURN -> base + "/turn";
                     case PREPARE -> base + "/plan/dates";
                 },
                 minutes(due.minutes()),

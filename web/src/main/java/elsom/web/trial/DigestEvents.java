@@ -36,7 +36,15 @@ final class DigestEvents {
                 Digest.clipped(event.detail(), LONGEST_NAME),
                 (int) event.takes().toMinutes(),
                 Preparing.dayBefore(plan, event).orElse(""),
-                event.kind() == PlanEvent.Kind.STEP && given(record, event.title(), event.at()));
+                (event.kind() == PlanEvent.Kind.STEP && given(record, event.title(), event.at()))
+                        || (event.kind() == PlanEvent.Kind.TURN && turned(record, event.at())));
+    }
+
+    private static boolean turned(TrialRecord record, Instant at) {
+        LocalDate day = LocalDate.ofInstant(at, record.trial().zone());
+        return record.turns().stream()
+                .anyMatch(turn ->
+                        LocalDate.ofInstant(turn.at(), record.trial().zone()).equals(day));
     }
 
     /** Whether the log of water and feed has such an entry of that day. */

@@ -9,8 +9,10 @@ import elsom.core.trial.Mishap;
 import elsom.core.trial.MishapKind;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingId;
+import elsom.core.trial.SecondScore;
 import elsom.core.trial.Trial;
 import elsom.core.trial.TrialId;
+import elsom.core.trial.Turn;
 import elsom.core.trial.UnitCode;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
@@ -201,6 +203,27 @@ public class Logbook {
         }
         writer.given(
                 trial, new Given(log.lastGiven(trial) + 1, kind, what, millilitres, happenedAt, station, null), token);
+    }
+
+    /** Writes down that all units were moved one place on. */
+    @Transactional
+    public void turn(TrialId trial, Turn turn) {
+        lock(trial);
+        log.turn(trial, turn);
+    }
+
+    /** Takes a turn back that was not made. */
+    @Transactional
+    public void unturn(TrialId trial, int number) {
+        lock(trial);
+        log.unturn(trial, number);
+    }
+
+    /** Keeps what another station scored without seeing the first score; sent again it replaces its own. */
+    @Transactional
+    public void scoreAgain(TrialId trial, SecondScore score) {
+        lock(trial);
+        log.scoreAgain(trial, score);
     }
 
     /** Takes an entry of water or feed back. */

@@ -4,12 +4,15 @@ import elsom.core.trial.Given;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.ReadingRef;
+import elsom.core.trial.SecondScore;
 import elsom.core.trial.TrialId;
+import elsom.core.trial.Turn;
 import elsom.core.trial.UnitCode;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -90,6 +93,28 @@ interface LogbookMapper {
 
     @Insert("insert into mishap_unit (trial_id, mishap, unit_code) values (#{trial}, #{mishap}, #{unit})")
     void insertMishapUnit(@Param("trial") TrialId trial, @Param("mishap") int mishap, @Param("unit") UnitCode unit);
+
+    @Select("select number, turned_at, station from turn where trial_id = #{id} order by number")
+    List<Rows.TurnRow> turns(TrialId id);
+
+    @Insert("""
+            merge into turn (trial_id, number, turned_at, station) key (trial_id, number)
+            values (#{trial}, #{t.number}, #{t.at}, #{t.station})""")
+    void turn(@Param("trial") TrialId trial, @Param("t") Turn turn);
+
+    @Delete("delete from turn where trial_id = #{trial} and number = #{number}")
+    int unturn(@Param("trial") TrialId trial, @Param("number") int number);
+
+    @Select("""
+            select unit_code, look, endpoint, station, score, scored_at from second_score
+            where trial_id = #{id} order by scored_at, unit_code""")
+    List<Rows.SecondScoreRow> scoredAgain(TrialId id);
+
+    @Insert("""
+            merge into second_score (trial_id, unit_code, look, endpoint, station, score, scored_at)
+            key (trial_id, unit_code, look, endpoint, station)
+            values (#{trial}, #{s.unit}, #{s.look}, #{s.endpoint}, #{s.station}, #{s.value}, #{s.at})""")
+    void scoreAgain(@Param("trial") TrialId trial, @Param("s") SecondScore score);
 
     @Select(
             "select number, kind, what, happened_at, station, withdrawn_at from given where trial_id = #{id} order by number")

@@ -19,11 +19,13 @@ import elsom.core.trial.MishapKind;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.ReadingRef;
+import elsom.core.trial.SecondScore;
 import elsom.core.trial.Side;
 import elsom.core.trial.Texture;
 import elsom.core.trial.Tint;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.TreatmentProperty;
+import elsom.core.trial.Turn;
 import elsom.core.trial.UnitCode;
 import java.time.Duration;
 import java.time.Instant;
@@ -154,6 +156,19 @@ final class Rows {
             @Nullable Instant withdrawnAt) {
         Mishap of(List<UnitCode> units) {
             return new Mishap(number, kind, note, units, look, happenedAt, station, withdrawnAt);
+        }
+    }
+
+    record TurnRow(int number, Instant turnedAt, String station) {
+        Turn of() {
+            return new Turn(number, turnedAt, station);
+        }
+    }
+
+    record SecondScoreRow(
+            UnitCode unitCode, int look, EndpointCode endpoint, String station, double score, Instant scoredAt) {
+        SecondScore of() {
+            return new SecondScore(unitCode, look, endpoint, station, score, scoredAt);
         }
     }
 

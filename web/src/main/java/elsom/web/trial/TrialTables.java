@@ -7,6 +7,8 @@ public final class TrialTables {
     public static final List<String> ALL = List.of(
             "digest_chore",
             "digest",
+            "turn",
+            "second_score",
             "series_block",
             "series",
             "series_file",

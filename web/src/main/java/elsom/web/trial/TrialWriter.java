@@ -54,6 +54,8 @@ class TrialWriter {
             });
             record.mishaps().forEach(mishap -> mishap(id, mishap, UUID.randomUUID()));
             record.given().forEach(given -> given(id, given, UUID.randomUUID()));
+            record.turns().forEach(turn -> log.turn(id, turn));
+            record.scoredAgain().forEach(score -> log.scoreAgain(id, score));
         }
         whole.amendments().forEach(amendment -> plans.insert(id, Rows.AmendmentRow.of(amendment)));
     }

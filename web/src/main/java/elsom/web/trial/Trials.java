@@ -8,11 +8,13 @@ import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Given;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.Reading;
+import elsom.core.trial.SecondScore;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.Trial;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.Turn;
 import elsom.core.trial.UnitCode;
 import elsom.web.lots.Lots;
 import elsom.web.platform.NotFound;
@@ -141,7 +143,12 @@ public class Trials {
         List<Reading> entered = log.readingsAfter(id, kept.lastReading()).stream()
                 .map(Rows.ReadingRow::reading)
                 .toList();
-        return kept.record().plus(entered).withMishaps(mishaps(id)).withGiven(given(id));
+        return kept.record()
+                .plus(entered)
+                .withMishaps(mishaps(id))
+                .withGiven(given(id))
+                .withScoredAgain(again(id))
+                .withTurns(turns(id));
     }
 
     /** Reads a trial while others may be writing it: what does not fit together is read again if it changed meanwhile. */
@@ -225,7 +232,17 @@ public class Trials {
                         readings,
                         mishaps(id))
                 .withGiven(given(id))
+                .withScoredAgain(again(id))
+                .withTurns(turns(id))
                 .with(plan.map(Plan::chores).orElse(List.of()));
+    }
+
+    private List<Turn> turns(TrialId id) {
+        return log.turns(id).stream().map(Rows.TurnRow::of).toList();
+    }
+
+    private List<SecondScore> again(TrialId id) {
+        return log.scoredAgain(id).stream().map(Rows.SecondScoreRow::of).toList();
     }
 
     private List<Given> given(TrialId id) {

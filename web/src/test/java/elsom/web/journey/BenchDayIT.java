@@ -3,8 +3,6 @@ package elsom.web.journey;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.FilePayload;
 import elsom.core.trial.TrialId;
 import elsom.web.GrowthPlan;
@@ -49,13 +47,6 @@ class BenchDayIT extends BrowserTest {
         return file.toByteArray();
     }
 
-    private void isAccessibleInBothLights() {
-        isAccessible();
-        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
-        isAccessible();
-        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
-    }
-
     @Test
     void aPhotoBecomesCoverWithItsMaskAndItsThreshold() throws Exception {
         TrialId trial = running();
@@ -66,7 +57,7 @@ class BenchDayIT extends BrowserTest {
         button("Keep the photo").click();
         page.waitForURL("**/photos/*");
         assertThat(page.locator("#cover-words")).hasText("30.0 % green");
-        isAccessibleInBothLights();
+        isGoodForAll();
         tabTo(page.locator("#threshold"));
         press("End");
         assertThat(page.locator("#cover-words")).hasText("0.0 % green");
@@ -92,7 +83,7 @@ class BenchDayIT extends BrowserTest {
         page.locator("form[data-meter=PH] button.is-primary").click();
         assertThat(page.locator("form[data-meter=PH]")).containsText("Don't measure with it");
         assertThat(page.locator("form[data-meter=PH]")).containsText("not checked today");
-        isAccessibleInBothLights();
+        isGoodForAll();
         assertThat((Integer) page.evaluate("document.documentElement.scrollWidth"))
                 .isLessThanOrEqualTo(360);
     }
@@ -109,7 +100,7 @@ class BenchDayIT extends BrowserTest {
             assertThat((Integer) page.evaluate("document.documentElement.scrollWidth"))
                     .as(path)
                     .isLessThanOrEqualTo(1280);
-            isAccessibleInBothLights();
+            isGoodForAll();
         }
     }
 }

@@ -12,6 +12,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
 import elsom.web.AppTest;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -111,6 +112,19 @@ abstract class BrowserTest {
                 .as(page.url())
                 .extracting(rule -> rule.getId() + ": " + rule.getNodes().get(0).getHtml())
                 .isEmpty();
+    }
+
+    /** No barrier in light, in the dark, or with text twice as large, when nothing may run off the page either. */
+    protected void isGoodForAll() {
+        isAccessible();
+        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
+        isAccessible();
+        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
+        page.evaluate("document.documentElement.style.fontSize = '32px'");
+        assertThat((Integer) page.evaluate("document.documentElement.scrollWidth - window.innerWidth"))
+                .as("runs off %s with text twice as large", page.url())
+                .isLessThanOrEqualTo(0);
+        page.evaluate("document.documentElement.style.fontSize = ''");
     }
 
     protected void press(String key) {

@@ -74,7 +74,7 @@ class TogetherIT extends BrowserTest {
         assertThat(page.locator("#asked")).containsText("Meanwhile");
         assertThat(page.locator("#asked")).containsText("311.9 g");
         assertThat(page.locator("#value")).hasValue("312.4");
-        isAccessible();
+        isGoodForAll();
         answer(page, "Put mine in its place").click();
         page.waitForCondition(() -> !page.locator("#said").textContent().isEmpty()
                 || page.locator("#asked").textContent().startsWith("Saved"));
@@ -99,7 +99,7 @@ class TogetherIT extends BrowserTest {
                 .limit(5)
                 .toList();
         answer(page, "Something went wrong").click();
-        isAccessible();
+        isGoodForAll();
         others.forEach(code -> page.locator(".unit[data-unit='" + code + "']").dispatchEvent("click"));
         assertThat(page.locator("#wrong [data-units]")).hasText(Pattern.compile(others.get(4)));
         answer(page, "Dried out").click();
@@ -122,7 +122,7 @@ class TogetherIT extends BrowserTest {
         measure(page, record.trial().id());
         page.getByText("Water and feed").last().click();
         page.waitForURL("**/water");
-        isAccessible();
+        isGoodForAll();
         for (int unit = 0; unit < 3; unit++) {
             String code = page.locator("#water-unit").textContent();
             button("Take from scale").click();
@@ -140,7 +140,7 @@ class TogetherIT extends BrowserTest {
         field("A unit gets").fill("338 - 301");
         button("Write it down").click();
         assertThat(page.locator(".mishaps li").first()).containsText("37 mL each");
-        isAccessible();
+        isGoodForAll();
         for (int entries = trials.snapshot(record.trial().id()).given().size(); entries > 0; entries--) {
             button("Take back").first().click();
         }

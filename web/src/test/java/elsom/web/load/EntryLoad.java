@@ -14,13 +14,15 @@ import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
  * Enters readings of a trial's last look as benches do: each client one after another, waiting for each answer. Prints the
- * median and the 95th percentile. Arguments: address, trial, look, clients, entries of each client, the first unit.
+ * median and the 95th percentile. Arguments: address, trial, look, clients, entries of each client, the first unit, and,
+ * where people are meant who look up between readings, milliseconds from one entry of a client to its next.
  */
 public final class EntryLoad {
     private static final Pattern KEY = Pattern.compile("name=\"csrf\" content=\"([^\"]+)\"");
@@ -38,16 +40,17 @@ public final class EntryLoad {
 
     public static void main(String[] arguments) throws Exception {
         EntryLoad load = new EntryLoad(arguments[0], arguments[1], arguments[2]);
-        load.run(Integer.parseInt(arguments[3]), Integer.parseInt(arguments[4]), Integer.parseInt(arguments[5]));
+        int every = arguments.length > 6 ? Integer.parseInt(arguments[6]) : 0;
+        load.run(Integer.parseInt(arguments[3]), Integer.parseInt(arguments[4]), Integer.parseInt(arguments[5]), every);
     }
 
-    private void run(int clients, int entries, int first) throws Exception {
+    private void run(int clients, int entries, int first, int every) throws Exception {
         List<String> units = units();
         ExecutorService pool = Executors.newFixedThreadPool(clients);
         List<Future<List<Double>>> waiting = new ArrayList<>();
         for (int client = 0; client < clients; client++) {
             int from = first + client * entries;
-            waiting.add(pool.submit(() -> enter(units, from, entries)));
+            waiting.add(pool.submit(() -> enter(units, from, entries, every)));
         }
         List<Double> times = new ArrayList<>();
         for (Future<List<Double>> one : waiting) {
@@ -78,7 +81,8 @@ public final class EntryLoad {
                 .body();
     }
 
-    private List<Double> enter(List<String> units, int from, int entries) throws IOException, InterruptedException {
+    private List<Double> enter(List<String> units, int from, int entries, int every)
+            throws IOException, InterruptedException {
         HttpClient client = client();
         Matcher key = KEY.matcher(get(client, "/shelf"));
         if (!key.find()) {
@@ -86,8 +90,10 @@ public final class EntryLoad {
         }
         List<Double> times = new ArrayList<>();
         for (int i = 0; i < entries; i++) {
-            String body = "unit=" + units.get(from + i) + "&look=" + look
-                    + "&endpoint=mass-1&sub=1&text=" + (12 + i % 7) + ".5&timing=NOW&instrument=HAND&ageMs=0&token="
+            int place = from + i;
+            String body = "unit=" + units.get(place % units.size()) + "&look=" + look
+                    + "&endpoint=mass-" + (1 + place / units.size()) + "&sub=1&text=" + (12 + i % 7)
+                    + ".5&timing=NOW&instrument=HAND&ageMs=0&token="
                     + UUID.randomUUID();
             HttpRequest request = HttpRequest.newBuilder(URI.create(base + "/trials/" + trial + "/bench/readings"))
                     .header("Content-Type", "application/x-www-form-urlencoded")
@@ -95,6 +101,9 @@ public final class EntryLoad {
                     .header("X-XSRF-TOKEN", key.group(1))
                     .POST(BodyPublishers.ofString(body))
                     .build();
+            if (every > 0) {
+                TimeUnit.MILLISECONDS.sleep(every);
+            }
             long before = System.nanoTime();
             HttpResponse<String> answer = client.send(request, BodyHandlers.ofString());
             times.add((System.nanoTime() - before) / 1e6);
