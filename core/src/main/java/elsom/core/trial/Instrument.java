@@ -7,6 +7,7 @@ public enum Instrument {
     FILE("read in from a file"),
     SENSOR("worked out from a sensor's series"),
     SCRIPT("sent by a script"),
+    GAUGE("taken from an instrument held to the unit"),
     PHOTO("worked out from a photo"),
     METER("read from a meter that was checked that day"),
     METER_UNCHECKED("read from a meter that was not checked that day");

@@ -9,7 +9,9 @@ import elsom.core.trial.Chore;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.Turn;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -68,5 +70,23 @@ class RotationTest {
         assertThat(Rotation.at(turning, APlan.START.plus(week)).units()).isEqualTo(Rotation.after(turning.units(), 1));
         assertThat(Rotation.at(turning, APlan.START.plus(week.multipliedBy(5))).units())
                 .isEqualTo(turning.units());
+    }
+
+    @Test
+    void whatWasWrittenDownCountsMoreThanWhatWasPlanned() {
+        Duration week = Duration.ofDays(7);
+        TrialRecord planned = record.with(List.of(
+                new Chore(Chore.Kind.TURN, "turn", week), new Chore(Chore.Kind.TURN, "turn", week.multipliedBy(2))));
+        Instant later = record.trial().start().plus(week.multipliedBy(3));
+        assertThat(Rotation.at(planned, later).units()).isEqualTo(Rotation.after(record.units(), 2));
+        // The last planned turn is the one to be made, as long as nothing was written down.
+        Rotation.Next due = Rotation.next(planned, later);
+        assertThat(due.number()).isEqualTo(2);
+        assertThat(due.from().units()).isEqualTo(Rotation.after(record.units(), 1));
+        assertThat(due.to().units()).isEqualTo(Rotation.after(record.units(), 2));
+        TrialRecord once = planned.withTurns(List.of(new Turn(1, later.minus(week), "Bench A")));
+        assertThat(Rotation.at(once, later).units()).isEqualTo(Rotation.after(record.units(), 1));
+        assertThat(Rotation.next(once, later).number()).isEqualTo(2);
+        assertThat(Rotation.at(once, record.trial().start()).units()).isEqualTo(record.units());
     }
 }

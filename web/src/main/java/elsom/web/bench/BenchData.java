@@ -5,6 +5,7 @@ import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Dimension;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.seedling.InjuryScore;
+import elsom.core.sim.HandMeter;
 import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
@@ -42,6 +43,7 @@ record BenchData(long trial, int look, String lookName, String timing, String st
      * @param lost the number of the mishap that ended the unit; 0 while it stands
      * @param possible whether there is something to read: false for the roots of none rooted
      * @param plant whose drawing symptoms are picked on; empty where none are
+     * @param meter the instrument held to the unit that reads it; empty where none does
      * @param among how many were set up, for a count; 0 for the rest
      * @param before what was last read at earlier looks
      */
@@ -58,6 +60,7 @@ record BenchData(long trial, int look, String lookName, String timing, String st
             int lost,
             boolean possible,
             String plant,
+            String meter,
             int among,
             @Nullable Current current,
             List<Earlier> before,
@@ -152,6 +155,7 @@ record BenchData(long trial, int look, String lookName, String timing, String st
                         : record.ended(unit.code()).orElseThrow().number(),
                 record.possible(ref),
                 endpoint.takesSymptoms() ? plant(record, unit) : "",
+                HandMeter.of(endpoint).map(HandMeter::label).orElse(""),
                 endpoint.counting() == Counting.COUNT_OF ? endpoint.size() : 0,
                 record.current(ref).map(reading -> current(reading, endpoint)).orElse(null),
                 hidesEarlier(record, endpoint) ? List.of() : before(record, ref),

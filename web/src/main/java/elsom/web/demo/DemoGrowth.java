@@ -3,6 +3,7 @@ package elsom.web.demo;
 import elsom.core.mix.Quarantine;
 import elsom.core.plan.Plan;
 import elsom.core.quantity.Decimals;
+import elsom.core.sim.LabAnswer;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
@@ -16,6 +17,7 @@ import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.Walk;
+import elsom.web.series.LabSlips;
 import elsom.web.series.SimulatedProbe;
 import elsom.web.trial.Logbook;
 import elsom.web.trial.NewReading;
@@ -45,8 +47,16 @@ class DemoGrowth {
     private final Quarantines quarantines;
 
     private final SimulatedProbe probe;
+    private final LabSlips laboratory;
 
-    DemoGrowth(Trials trials, Plans plans, Logbook logbook, Quarantines quarantines, SimulatedProbe probe) {
+    DemoGrowth(
+            Trials trials,
+            Plans plans,
+            Logbook logbook,
+            Quarantines quarantines,
+            SimulatedProbe probe,
+            LabSlips laboratory) {
+        this.laboratory = laboratory;
         this.probe = probe;
         this.quarantines = quarantines;
         this.trials = trials;
@@ -148,6 +158,14 @@ class DemoGrowth {
     void probed(DemoPlans demo, Instant now) {
         TrialId ditch = begun("ditch", demo.ditch());
         probe.log(ditch, now, STATION);
+        laboratory.send(
+                ditch,
+                LabAnswer.MEASURES,
+                trials.key(ditch).units().stream()
+                        .map(unit -> unit.code().value())
+                        .toList(),
+                STATION,
+                now.minus(Duration.ofDays(5)));
         read(ditch, now, DemoGrowth::ditch);
     }
 

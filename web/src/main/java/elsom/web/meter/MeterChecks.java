@@ -49,10 +49,16 @@ public class MeterChecks {
                         && one.at().plus(HOLDS).isAfter(at));
     }
 
+    /** Whether a station has such a meter, and it is to be checked before the day's next reading. */
+    @Transactional(readOnly = true)
+    public boolean due(String station, MeterKind kind, Instant at) {
+        return !latest(station, kind, 1).isEmpty() && good(station, kind, at).isEmpty();
+    }
+
     /** What a reading typed at a station was read with: pH and EC come from a meter, checked or not. */
     public Instrument instrument(Instrument typed, Dimension dimension, String station, Instant at) {
         Optional<MeterKind> meter = MeterKind.of(dimension);
-        return typed != Instrument.HAND || meter.isEmpty()
+        return (typed != Instrument.HAND && typed != Instrument.GAUGE) || meter.isEmpty()
                 ? typed
                 : good(station, meter.get(), at).isPresent() ? Instrument.METER : Instrument.METER_UNCHECKED;
     }

@@ -1,12 +1,16 @@
 package elsom.web.today;
 
+import elsom.core.meter.MeterKind;
 import elsom.web.backup.Backups;
+import elsom.web.meter.MeterChecks;
+import elsom.web.platform.Station;
 import elsom.web.trial.TrialLists;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Arrays;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -22,16 +26,18 @@ class TodayController {
 
     private final TrialLists lists;
     private final Backups backups;
+    private final MeterChecks meters;
     private final Clock clock;
 
-    TodayController(TrialLists lists, Backups backups, Clock clock) {
+    TodayController(TrialLists lists, Backups backups, MeterChecks meters, Clock clock) {
+        this.meters = meters;
         this.backups = backups;
         this.lists = lists;
         this.clock = clock;
     }
 
     @GetMapping("/")
-    String today(Model model) {
+    String today(Station station, Model model) {
         Instant now = clock.instant();
         ZoneId here = ZoneId.systemDefault();
         Instant midnight = LocalDate.ofInstant(now, here).atStartOfDay(here).toInstant();
@@ -42,6 +48,12 @@ class TodayController {
                 now,
                 here);
         backups.latest().ifPresent(file -> model.addAttribute("backup", String.valueOf(file.getFileName())));
+        model.addAttribute(
+                "meters",
+                Arrays.stream(MeterKind.values())
+                        .filter(kind -> meters.due(station.signature(), kind, now))
+                        .map(MeterKind::label)
+                        .toList());
         model.addAttribute("page", page);
         return page.empty() ? "today/welcome" : "today/today";
     }

@@ -7,6 +7,7 @@ public final class TrialTables {
     public static final List<String> ALL = List.of(
             "digest_chore",
             "digest",
+            "lab_slip",
             "turn",
             "second_score",
             "series_block",

@@ -6,6 +6,7 @@ import { Drafts } from './drafts.js';
 import { drawHistory } from './history.js';
 import { listenForKeys } from './keys.js';
 import { Live } from './live.js';
+import { HandMeter } from './meter.js';
 import { UnitMap, faceText } from './map.js';
 import { Outbox, waitingWords } from './outbox.js';
 import { Picker } from './picker.js';
@@ -37,6 +38,8 @@ const map = new UnitMap(root.querySelector('.maps'), goToUnit);
 const picker = at('picker') ? new Picker(at('picker'), picked) : null;
 const outbox = new Outbox(`${base}/readings`, `elsom-outbox-${data.trial}`, arrived, netState);
 const current = () => data.tasks[index];
+const meter = new HandMeter(at('take-meter'), () => ({ trial: data.trial, unit: current().code, look: data.look, endpoint: current().endpoint, sub: current().sub }),
+  (shown) => fromDevice(shown, 'GAUGE'), (message) => ask(message, true));
 
 // ---- showing ----
 
@@ -59,6 +62,7 @@ function show(walked = true) {
   at('unit-treatment').querySelector('span').textContent = task.treatmentName;
   at('value-label').textContent = task.lost ? `${task.endpointName} · it was lost, nothing is expected` : task.possible ? task.endpointName : `${task.endpointName} · none to read`;
   at('symbol').textContent = task.symbol;
+  meter.stand(task.meter);
   field.value = drafts.of(task.key) ?? task.current?.text ?? '';
   field.setAttribute('aria-label', `${task.endpointName}, ${task.code}`);
   at('back').disabled = index === 0;
@@ -368,18 +372,18 @@ async function takeFromScale() {
   if (!shown || task !== current()) return;
   if (task.current && shown !== task.current.text) {
     ask(`${task.code} has ${task.current.value}. The scale shows ${shown}.`, false, [
-      { label: `Put ${shown} in its place`, act: () => fromScale(shown) },
+      { label: `Put ${shown} in its place`, act: () => fromDevice(shown, 'SCALE') },
       { label: `Keep ${task.current.value}`, act: () => { ask(''); field.focus(); field.select(); } },
     ]);
     showWhy(true);
     return;
   }
-  await fromScale(shown);
+  await fromDevice(shown, 'SCALE');
 }
 
-async function fromScale(shown) {
+async function fromDevice(shown, what) {
   field.value = shown;
-  instrument = 'SCALE';
+  instrument = what;
   showWhy();
   await save();
 }

@@ -52,3 +52,11 @@ document.addEventListener('keydown', (event) => {
 });
 
 document.querySelector('[data-focus]')?.focus();
+
+// Going from part to part of a plan at a desk, the keyboard goes on where the next part begins. Whoever comes from elsewhere begins at
+// the top, with the way past the head of the page; a phone's keyboard would only cover what is to be read.
+const begin = document.querySelector('[data-begin]');
+const fromPart = /\/trials\/(?:new|\d+(?:\/plan\/.*)?)$/.test(new URL(document.referrer || location.href, location.href).pathname);
+if (begin && document.referrer && fromPart && matchMedia('(min-width: 601px) and (pointer: fine)').matches && document.activeElement === document.body) {
+  begin.focus();
+}

@@ -26,9 +26,11 @@ import elsom.core.trial.MishapKind;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.ReadingRef;
+import elsom.core.trial.SecondScore;
 import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.Turn;
 import elsom.web.trial.WholeTrial;
 import java.time.Duration;
 import java.time.Instant;
@@ -133,7 +135,10 @@ public final class ExchangeFixture {
                         Map.of(first.ref().unit(), 36.5),
                         START,
                         "Bench A",
-                        null)));
+                        null)))
+                .withScoredAgain(List.of(new SecondScore(
+                        first.ref().unit(), first.ref().look(), first.ref().endpoint(), "Bench B", 31.5, START)))
+                .withTurns(List.of(new Turn(2, START, "Bench \"B\"")));
     }
 
     private static Reading reading(

@@ -109,6 +109,8 @@ class TrialPackageTest {
         assertThat(back.readings()).isEqualTo(record.readings());
         assertThat(back.mishaps()).isEqualTo(record.mishaps());
         assertThat(back.given()).isEqualTo(record.given()).isNotEmpty();
+        assertThat(back.scoredAgain()).isEqualTo(record.scoredAgain()).isNotEmpty();
+        assertThat(back.turns()).isEqualTo(record.turns()).isNotEmpty();
         Plan plan = ExchangeFixture.plan();
         assertThat(new WaterHolding().findings(Evidence.of(plan, back, OptionalInt.empty())))
                 .isEqualTo(new WaterHolding().findings(Evidence.of(plan, record, OptionalInt.empty())));

@@ -64,6 +64,16 @@ class BlindIT extends BrowserTest {
         at.getByText("Keep it").click();
     }
 
+    private boolean allDone(int expected) {
+        return page.locator("#done").textContent().equals(String.valueOf(expected));
+    }
+
+    /** The observation that the page asks for. */
+    private String task() {
+        return page.locator("#unit-code").textContent()
+                + page.locator("#value-label").textContent();
+    }
+
     @Test
     void twentyFourUnitsAreScoredByKeyboardAndAgainByAnotherStation() {
         TrialId trial = blind();
@@ -83,21 +93,24 @@ class BlindIT extends BrowserTest {
         Assertions.assertThat(expected).isEqualTo(24);
         List<String> order = new ArrayList<>();
         page.locator("#value").focus();
-        for (int i = 0; !page.locator("#done").textContent().equals(String.valueOf(expected)); i++) {
-            Assertions.assertThat(i).isLessThan(24 * 6);
+        while (!allDone(expected)) {
+            String task = task();
             String code = page.locator("#unit-code").textContent();
-            String label = page.locator("#value-label").textContent();
             if (!order.contains(code)) {
                 order.add(code);
             }
+            String digits = task.contains("njury") ? String.valueOf(code.hashCode() & 7) : "6";
             int before = keysPressed();
-            String digits = label.contains("njury") ? String.valueOf(code.hashCode() & 7) : "6";
             typeOn(digits);
             press("Enter");
             Assertions.assertThat(keysPressed() - before).isEqualTo(digits.length() + 1);
-            assertThat(page.locator("#said")).containsText(code);
-            if (page.locator("#asked").isVisible()) {
+            page.waitForCondition(
+                    () -> !task().equals(task) || page.locator("#asked").isVisible() || allDone(expected));
+            // What looks odd among its neighbours is asked about: it is meant. At the end the page says that all is
+            // done.
+            if (!allDone(expected) && page.locator("#asked").isVisible()) {
                 page.keyboard().press("Enter");
+                page.waitForCondition(() -> !task().equals(task) || allDone(expected));
             }
         }
         page = anotherDevice(360, 740);

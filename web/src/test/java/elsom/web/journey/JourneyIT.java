@@ -34,7 +34,7 @@ class JourneyIT extends BrowserTest {
     }
 
     private void planTheTrial() {
-        assertThat(page.locator("#question")).isFocused();
+        tabTo(page.locator("#question"));
         isAccessible();
         press("Enter");
         assertThat(page.getByText("Write the question first").first()).isVisible();

@@ -39,6 +39,7 @@ class JudgeJourneyIT extends PlanningTest {
     /** Through the rest of the plan to a started trial. */
     private TrialId started(String replicates) {
         page.waitForURL("**/plan/size");
+        tabTo(page.locator("#replicates"));
         type(replicates);
         goOn("bench");
         goOn("dates");

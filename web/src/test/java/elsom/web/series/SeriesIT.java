@@ -317,6 +317,62 @@ class SeriesIT {
     }
 
     @Test
+    void samplesSentToTheLaboratoryAreAnsweredByAFileThatIsTaken() throws Exception {
+        Web web = new Web(port);
+        String lab = "/trials/" + trial + "/lab";
+        assertThat(web.get(lab).body()).contains("its CSV");
+        String answer = web.get("/device/lab/" + trial + "/1.csv").body();
+        assertThat(answer).startsWith("Sampled on;Sample;pH;EC [mS/cm];Sodium [mg/L]");
+        String address = address(send("answer.csv", answer.getBytes(StandardCharsets.UTF_8)));
+        assertThat(taken(address, mapping(here(), "COMMA", "TIME", "UNIT", "PH//1", "EC//1", "SODIUM//1")))
+                .contains(3 * record().units().size() + " values");
+        assertThat(series(Measurand.SODIUM, 1, unit)).isPresent();
+        assertThat(web.post(lab, Map.of("asked", "PH")).body()).contains("Tick the units");
+        HttpResponse<String> slip = web.post(lab, Map.of("asked", "PH", "unit", unit));
+        String number = slip.headers().firstValue("location").orElseThrow().replaceFirst(".*/", "");
+        assertThat(web.get(lab + "/" + number).body()).contains(unit).contains("Please measure");
+        assertThat(web.get("/device/lab/" + trial + "/" + number + ".csv").body())
+                .contains("has not measured yet");
+        assertThat(web.get(lab + "/99").statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void anEndpointIsMadeOfASeriesByThePlanAndAllItsLooksTakeIt() throws Exception {
+        Web web = new Web(port);
+        TrialId plan = lists.search("Air stone", 0, 10).trials().get(0).id();
+        String page = "/trials/" + plan + "/plan/question";
+        Map<String, String> form = new HashMap<>(Map.of(
+                "question", "Air stone and kelp in an aerated extract: which raises the fungi?",
+                "sensed[0].what", "TEMPERATURE",
+                "sensed[0].summary", "HOURS_ABOVE",
+                "revision", revision(web.get(page).body())));
+        measuresOf(web.get(page).body()).forEach(form::put);
+        assertThat(web.post(page, form).body()).contains("Hours above what?");
+        form.put("sensed[0].limit", "25 °C");
+        web.post(page, form);
+        TrialRecord record = trials.key(plan);
+        EndpointCode code = new EndpointCode("hours-above-25-c-temperature");
+        assertThat(record.endpoint(code).counting()).isEqualTo(elsom.core.trial.Counting.SENSED);
+        assertThat(record.looks().stream().filter(look -> look.hoursAfterStart() > 0))
+                .isNotEmpty()
+                .allMatch(look -> look.endpoints().contains(code));
+    }
+
+    private static String revision(String page) {
+        return page.replaceFirst("(?s).*name=\"revision\" value=\"([0-9]*)\".*", "$1");
+    }
+
+    /** The hidden and chosen fields of a page's measures, as a browser sends them. */
+    private static Map<String, String> measuresOf(String page) {
+        Map<String, String> fields = new HashMap<>();
+        java.util.regex.Pattern.compile("name=\"(measures\\[[0-9]+]\\.code)\" value=\"([^\"]+)\"")
+                .matcher(page)
+                .results()
+                .forEach(found -> fields.put(found.group(1), found.group(2)));
+        return fields;
+    }
+
+    @Test
     void packedSamplesComeBackAsTheyWere() throws IOException {
         List<elsom.core.series.Sample> samples = IntStream.range(0, 500)
                 .mapToObj(i -> new elsom.core.series.Sample(

@@ -19,3 +19,14 @@ create table second_score (
     primary key (trial_id, unit_code, look, endpoint, station),
     foreign key (trial_id, unit_code) references experimental_unit(trial_id, code)
 );
+
+-- Samples sent to a laboratory, each with its slip.
+create table lab_slip (
+    trial_id        bigint       not null references trial(id),
+    number          integer      not null,
+    sent_at         timestamp(9) with time zone not null,
+    station         varchar(40)  not null,
+    asked           varchar(200) not null,
+    units           varchar(20000) not null,
+    primary key (trial_id, number)
+);

@@ -1,0 +1,52 @@
+package elsom.core.protocol.water;
+
+import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
+import elsom.core.water.RefillTime;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * When units that were drained and weighed fall to their refill weight, each by its own weighings.
+ *
+ * @param first the unit that is the first to
+ * @param at when it is
+ * @param half when half of the units are
+ * @param units of which that can be told
+ */
+public record RefillDue(UnitCode first, Instant at, Instant half, int units) {
+    private static final double SECONDS_AN_HOUR = 3600;
+
+    private record OfUnit(UnitCode unit, double hours) {}
+
+    /**
+     * Of a trial, by the weighings so far.
+     *
+     * @param refillFraction the share of the water first held at which a unit is due for watering, 0 to 1
+     * @return empty while no unit was weighed often enough
+     */
+    public static Optional<RefillDue> of(TrialRecord record, double refillFraction) {
+        List<OfUnit> times = record.units().stream()
+                .filter(unit -> record.ended(unit.code()).isEmpty())
+                .flatMap(unit -> WaterUnit.of(record, unit).stream())
+                .filter(unit -> !unit.wetLooks().isEmpty())
+                .flatMap(unit -> RefillTime.of(unit.gravimetry(), refillFraction).asOptional().stream()
+                        .map(time -> new OfUnit(unit.unit().code(), time.hours())))
+                .sorted(Comparator.comparingDouble(OfUnit::hours))
+                .toList();
+        return times.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new RefillDue(
+                        times.get(0).unit(),
+                        at(record, times.get(0)),
+                        at(record, times.get((times.size() - 1) / 2)),
+                        times.size()));
+    }
+
+    private static Instant at(TrialRecord record, OfUnit time) {
+        return record.trial().start().plus(Duration.ofSeconds(Math.round(time.hours() * SECONDS_AN_HOUR)));
+    }
+}

@@ -1,0 +1,126 @@
+package elsom.core.sim;
+
+import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Dimension;
+import elsom.core.quantity.Quantity;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Reading;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.TrialRecord;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.SplittableRandom;
+import java.util.stream.IntStream;
+
+/**
+ * Instruments that are held to a unit, simulated: each shows what the unit showed at its last look, or what its
+ * neighbours of the same treatment show, or what is usual, with noise of its own. Like real ones they can be out of
+ * power, or off because nobody zeroed them.
+ */
+public enum HandMeter {
+    CALLIPER("calliper", Dimension.LENGTH, UnitOfMeasure.MILLIMETRE, 1, 60, 0.01),
+    GREENNESS("leaf-greenness meter", Dimension.COUNT, UnitOfMeasure.COUNT, 1, 34, 0.03),
+    LIGHT("light meter", Dimension.LIGHT, UnitOfMeasure.PHOTON_FLUX, 0, 260, 0.02),
+    PH("pH meter", Dimension.ACIDITY, UnitOfMeasure.PH, 2, 6.2, 0.005),
+    EC("EC meter", Dimension.CONDUCTIVITY, UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE, 2, 1.4, 0.01);
+
+    private static final EndpointCode GREEN = new EndpointCode("greenness");
+    private static final double OFF = 0.12;
+
+    private final String label;
+    private final Dimension dimension;
+    private final UnitOfMeasure unit;
+    private final int decimals;
+    private final double usual;
+    private final double noise;
+
+    HandMeter(String label, Dimension dimension, UnitOfMeasure unit, int decimals, double usual, double noise) {
+        this.label = label;
+        this.dimension = dimension;
+        this.unit = unit;
+        this.decimals = decimals;
+        this.usual = usual;
+        this.noise = noise;
+    }
+
+    /** What is wrong with one. */
+    public enum Fault {
+        NONE,
+        NO_POWER,
+        NOT_ZEROED
+    }
+
+    public String label() {
+        return label;
+    }
+
+    /** The instrument that reads an endpoint; empty where it is counted, weighed or scored. */
+    public static Optional<HandMeter> of(Endpoint endpoint) {
+        return endpoint.code().equals(GREEN)
+                ? Optional.of(GREENNESS)
+                : Arrays.stream(values())
+                        .filter(meter -> meter != GREENNESS
+                                && meter.dimension == endpoint.unit().dimension())
+                        .findFirst();
+    }
+
+    /**
+     * What its display shows, with the unit: "61.4 mm".
+     *
+     * @return empty when it has no power
+     */
+    public Optional<String> shows(TrialRecord record, ReadingRef what, Fault fault, Instant now) {
+        if (fault == Fault.NO_POWER) {
+            return Optional.empty();
+        }
+        SplittableRandom random =
+                new SplittableRandom(record.trial().seed() * 31 + what.hashCode() * 17L + now.toEpochMilli());
+        double truth = before(record, what).orElseGet(() -> neighbours(record, what));
+        double shown =
+                (truth + (fault == Fault.NOT_ZEROED ? OFF * usual : 0)) * (1 + noise * (2 * random.nextDouble() - 1));
+        Endpoint endpoint = record.endpoint(what.endpoint());
+        double within = Math.max(
+                inOwn(endpoint.lowest(), endpoint), Math.min(inOwn(endpoint.highest(), endpoint), Math.max(0, shown)));
+        return Optional.of((Decimals.fixed(within, decimals) + " " + unit.symbol()).strip());
+    }
+
+    private double inOwn(double value, Endpoint endpoint) {
+        return new Quantity(value, endpoint.unit()).in(unit).value();
+    }
+
+    /** At the last look that read it. */
+    private OptionalDouble before(TrialRecord record, ReadingRef what) {
+        return IntStream.iterate(what.look(), look -> look >= 1, look -> look - 1)
+                .mapToObj(look -> record.current(new ReadingRef(what.unit(), look, what.endpoint(), what.subReading())))
+                .flatMap(Optional::stream)
+                .mapToDouble(reading -> value(record, reading))
+                .findFirst();
+    }
+
+    /** The mean of the same treatment at that look; what is usual where none is read. */
+    private double neighbours(TrialRecord record, ReadingRef what) {
+        int treatment =
+                record.unit(what.unit()).map(ExperimentalUnit::treatment).orElse(0);
+        return record.units().stream()
+                .filter(unit -> unit.treatment() == treatment)
+                .flatMap(unit ->
+                        record
+                                .current(new ReadingRef(unit.code(), what.look(), what.endpoint(), what.subReading()))
+                                .stream())
+                .mapToDouble(reading -> value(record, reading))
+                .average()
+                .orElse(usual);
+    }
+
+    private double value(TrialRecord record, Reading reading) {
+        Double value = reading.value();
+        return value == null
+                ? usual
+                : inOwn(value, record.endpoint(reading.ref().endpoint()));
+    }
+}
