@@ -30,3 +30,14 @@ create table lab_slip (
     units           varchar(20000) not null,
     primary key (trial_id, number)
 );
+
+-- Light over a bench, measured again while a trial runs.
+create table light_again (
+    id              bigint generated always as identity primary key,
+    trial_id        bigint       not null references trial(id),
+    bench           integer      not null,
+    measured_at     timestamp(9) with time zone not null,
+    station         varchar(40)  not null,
+    grid            varchar(20000) not null
+);
+create index light_again_by_trial on light_again(trial_id, measured_at);

@@ -1,5 +1,6 @@
 package elsom.core.sums;
 
+import elsom.core.chemistry.Conductivity;
 import elsom.core.chemistry.Extract;
 import elsom.core.chemistry.Leaching;
 import elsom.core.chemistry.Sodium;
@@ -15,8 +16,6 @@ import java.util.stream.Collectors;
 
 /** Conductivity, what it is called, and sodium. */
 final class Salts {
-    private static final double PER_DEGREE = 0.0191;
-    private static final double REFERENCE_C = 25;
     private static final double[] PPM_FACTORS = {500, 640, 700};
     private static final double LARGEST_EC = 200;
 
@@ -55,7 +54,7 @@ final class Salts {
                             : scale.equals("us") ? shown / 1000 : shown / Double.parseDouble(scale);
                     double at25 = values.text("corrected").equals("yes")
                             ? ec
-                            : ec / (1 + PER_DEGREE * (values.quantity("temperature") - REFERENCE_C));
+                            : Conductivity.at25(ec, values.quantity("temperature"));
                     SumAnswer answer = SumAnswer.of(Words.number(at25) + " mS/cm at 25 °C.")
                             .line("In µS/cm", Words.number(1000 * at25))
                             .step(Words.number(ec) + " mS/cm ÷ (1 + 0.0191 · ("

@@ -12,7 +12,7 @@ import java.util.regex.Matcher;
 public final class TypedReading {
     private TypedReading() {}
 
-    /** Reads "48.5 g", a total with its tare, or "7 of 10" for a count; refuses what the endpoint can't have, with the range it can. */
+    /** Reads "48.5 g", a total with its tare, "1.85 at 18 °C", or "7 of 10" for a count; refuses what the endpoint can't have, with the range it can. */
     public static Typed of(String text, Endpoint endpoint) {
         Matcher counted = CountedOf.TYPED.matcher(text.strip());
         if (endpoint.counting() == Counting.COUNT_OF && counted.matches()) {
@@ -37,7 +37,9 @@ public final class TypedReading {
     private static Typed number(String number, String text, Endpoint endpoint) {
         boolean heaped =
                 endpoint.unit().dimension() == Dimension.MASS || endpoint.unit().dimension() == Dimension.VOLUME;
-        Typed typed = (heaped ? TotalLessTare.typed(number, endpoint.unit()) : Optional.<Typed>empty())
+        Typed typed = (heaped
+                        ? TotalLessTare.typed(number, endpoint.unit())
+                        : AtTemperature.typed(number, endpoint.unit()))
                 .orElseGet(() -> Typed.parse(number, endpoint.unit()));
         if (typed instanceof Typed.Understood understood
                 && !endpoint.allows(understood.stored().value())) {

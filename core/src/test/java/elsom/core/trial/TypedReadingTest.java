@@ -106,4 +106,34 @@ class TypedReadingTest {
             assertThat(((Typed.Refused) typed).message()).contains(said == null ? "" : said);
         }
     }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "1.85 at 25 °C | 1.85",
+                "1.85 mS/cm at 18 °C | 2.1355",
+                "1850 µS/cm @ 18 | 2.1355",
+                "1,85 at 32C | 1.6318",
+                "1.85 | 1.85"
+            })
+    void conductivityTypedWithItsTemperatureIsCarriedTo25Degrees(String text, double stored) {
+        Endpoint ec =
+                Endpoint.single(new EndpointCode("ec"), "EC", UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE, 0, 30, 2);
+        assertThat(TypedReading.of(text, ec)).isInstanceOfSatisfying(Typed.Understood.class, typed -> {
+            assertThat(typed.stored().value()).isCloseTo(stored, within(1e-3));
+            assertThat(typed.text()).isEqualTo(text);
+        });
+    }
+
+    @Test
+    void acidityKeepsItsTemperatureInTheTextAndOtherThingsHaveNone() {
+        Endpoint ph = Endpoint.single(new EndpointCode("ph"), "pH", UnitOfMeasure.PH, 0, 14, 2);
+        assertThat(((Typed.Understood) TypedReading.of("6.4 at 18 °C", ph))
+                        .stored()
+                        .value())
+                .isEqualTo(6.4);
+        assertThat(TypedReading.of("6.4 at 95 °C", ph)).isInstanceOf(Typed.Refused.class);
+        assertThat(TypedReading.of("12 at 18 °C", HEIGHT)).isInstanceOf(Typed.Refused.class);
+    }
 }

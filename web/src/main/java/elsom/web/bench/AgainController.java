@@ -1,5 +1,6 @@
 package elsom.web.bench;
 
+import elsom.core.plan.Measure;
 import elsom.core.quantity.Typed;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.ExperimentalUnit;
@@ -16,6 +17,7 @@ import elsom.web.kit.TrialHeader;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Station;
 import elsom.web.trial.Logbook;
+import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
 import java.time.Clock;
 import java.util.List;
@@ -35,10 +37,12 @@ import org.springframework.web.servlet.ModelAndView;
 @RequestMapping("/trials/{trial}/again")
 class AgainController {
     private final Trials trials;
+    private final Plans plans;
     private final Logbook logbook;
     private final Clock clock;
 
-    AgainController(Trials trials, Logbook logbook, Clock clock) {
+    AgainController(Trials trials, Plans plans, Logbook logbook, Clock clock) {
+        this.plans = plans;
         this.trials = trials;
         this.logbook = logbook;
         this.clock = clock;
@@ -87,7 +91,7 @@ class AgainController {
                 endpoint.code().value(),
                 endpoint.name(),
                 endpoint.allowed(),
-                endpoint.unit().symbol(),
+                rule(record, endpoint),
                 next.map(unit -> unit.code().value()).orElse(""),
                 next.map(unit -> Places.words(record, unit)).orElse(""),
                 walk.done(),
@@ -97,6 +101,15 @@ class AgainController {
                 station.name().isPresent(),
                 typed,
                 problem);
+    }
+
+    /** How it is scored, in the plan's words. */
+    private String rule(TrialRecord record, Endpoint endpoint) {
+        return plans.plan(record.trial().id())
+                .asked()
+                .measure(endpoint.code())
+                .map(Measure::rule)
+                .orElse("");
     }
 
     private static Endpoint endpoint(TrialRecord record, Look look, String code) {

@@ -48,8 +48,12 @@ final class DigestEvents {
                         due.at(),
                         PlanEvent.Kind.STEP,
                         GivenKind.WATER.label(),
-                        "by weight, " + due.first() + " first; half of " + due.units() + " by "
-                                + HALF.format(due.half().atZone(record.trial().zone())),
+                        "by weight, " + due.first() + " first"
+                                + (due.units() > 1
+                                        ? "; half of " + due.units() + " by "
+                                                + HALF.format(due.half()
+                                                        .atZone(record.trial().zone()))
+                                        : ""),
                         (int) Math.ceil(due.units() * MINUTES_A_UNIT),
                         "",
                         given(record, GivenKind.WATER.label(), due.at())));

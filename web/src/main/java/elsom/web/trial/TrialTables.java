@@ -7,6 +7,7 @@ public final class TrialTables {
     public static final List<String> ALL = List.of(
             "digest_chore",
             "digest",
+            "light_again",
             "lab_slip",
             "turn",
             "second_score",

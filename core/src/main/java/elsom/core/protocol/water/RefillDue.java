@@ -2,12 +2,14 @@ package elsom.core.protocol.water;
 
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
-import elsom.core.water.RefillTime;
+import elsom.core.water.Gravimetry;
+import elsom.core.water.TimedMass;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * When units that were drained and weighed fall to their refill weight, each by its own weighings.
@@ -33,8 +35,8 @@ public record RefillDue(UnitCode first, Instant at, Instant half, int units) {
                 .filter(unit -> record.ended(unit.code()).isEmpty())
                 .flatMap(unit -> WaterUnit.of(record, unit).stream())
                 .filter(unit -> !unit.wetLooks().isEmpty())
-                .flatMap(unit -> RefillTime.of(unit.gravimetry(), refillFraction).asOptional().stream()
-                        .map(time -> new OfUnit(unit.unit().code(), time.hours())))
+                .flatMap(unit -> hours(unit.gravimetry(), refillFraction).stream()
+                        .mapToObj(hours -> new OfUnit(unit.unit().code(), hours)))
                 .sorted(Comparator.comparingDouble(OfUnit::hours))
                 .toList();
         return times.isEmpty()
@@ -44,6 +46,31 @@ public record RefillDue(UnitCode first, Instant at, Instant half, int units) {
                         at(record, times.get(0)),
                         at(record, times.get((times.size() - 1) / 2)),
                         times.size()));
+    }
+
+    /**
+     * Hours after draining: water is lost in proportion to what is left, at the pace between the two weighings around
+     * the crossing, or between the last two when it is still to come. Lists ask this of many trials, so nothing is fitted.
+     */
+    private static OptionalDouble hours(Gravimetry unit, double refillFraction) {
+        Optional<Double> trigger = unit.refillWeightG(refillFraction).asOptional();
+        List<TimedMass> wet = unit.wet();
+        if (trigger.isEmpty() || wet.size() < 2) {
+            return OptionalDouble.empty();
+        }
+        double wanted = trigger.get() - unit.dryG();
+        int next = 1;
+        while (next < wet.size() - 1 && wet.get(next).grams() - unit.dryG() > wanted) {
+            next++;
+        }
+        double before = wet.get(next - 1).grams() - unit.dryG();
+        double after = wet.get(next).grams() - unit.dryG();
+        double hours = wet.get(next).hours() - wet.get(next - 1).hours();
+        if (!(wanted > 0) || !(after > 0) || !(before > after) || !(hours > 0)) {
+            return OptionalDouble.empty();
+        }
+        double pace = Math.log(before / after) / hours;
+        return OptionalDouble.of(wet.get(next - 1).hours() + Math.log(before / wanted) / pace);
     }
 
     private static Instant at(TrialRecord record, OfUnit time) {
