@@ -13,9 +13,12 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.TextStyle;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.IntStream;
 
 /** What to do now, what comes next, what is still a plan, and what is finished. */
@@ -23,6 +26,7 @@ record TodayPage(
         boolean empty,
         Tasks due,
         List<Care> care,
+        int moreCare,
         List<Care> prepare,
         List<WeekDay> week,
         Tasks coming,
@@ -30,6 +34,7 @@ record TodayPage(
         Tasks finished,
         int unreadable) {
     private static final int DAYS = 7;
+    private static final int MOST_CARE = 30;
     private static final double TALLEST = 44;
     /** The tallest bar is an hour, or the longest day of the week. */
     private static final int AN_HOUR = 60;
@@ -70,23 +75,22 @@ record TodayPage(
      */
     static TodayPage of(TrialLists.Day day, List<TrialLists.Due> agenda, Instant now, ZoneId here) {
         LocalDate today = LocalDate.ofInstant(now, here);
+        List<TrialLists.Due> care = agenda.stream()
+                .filter(due -> due.day().equals(LocalDate.ofInstant(now, due.zone())))
+                .filter(due -> due.kind() != PlanEvent.Kind.LOOK || due.at().isAfter(now))
+                .toList();
         return new TodayPage(
                 day.dueInAll() + day.comingInAll() + day.plansInAll() + day.finishedInAll() == 0
                         && day.unreadable().isEmpty(),
                 Tasks.of(day.due().stream().map(digest -> look(digest, now)).toList(), day.dueInAll()),
-                agenda.stream()
-                        .filter(due -> due.day().equals(LocalDate.ofInstant(now, due.zone())))
-                        .filter(due ->
-                                due.kind() != PlanEvent.Kind.LOOK || due.at().isAfter(now))
-                        .map(TodayPage::care)
-                        .toList(),
-                agenda.stream()
+                care.stream().limit(MOST_CARE).map(TodayPage::care).toList(),
+                Math.max(0, care.size() - MOST_CARE),
+                prepared(agenda.stream()
                         .filter(due -> !due.prepare().isEmpty()
                                 && due.day()
                                         .equals(LocalDate.ofInstant(now, due.zone())
                                                 .plusDays(1)))
-                        .map(TodayPage::prepare)
-                        .toList(),
+                        .toList()),
                 week(today, agenda),
                 Tasks.of(day.coming().stream().map(digest -> look(digest, now)).toList(), day.comingInAll()),
                 Tasks.of(day.plans().stream().map(digest -> plan(digest, now)).toList(), day.plansInAll()),
@@ -136,8 +140,31 @@ record TodayPage(
                 : minutes / 60 + " h" + (minutes % 60 == 0 ? "" : " " + minutes % 60 + " min");
     }
 
-    private static Care prepare(TrialLists.Due due) {
-        return new Care("", due.prepare(), due.question(), "/trials/" + due.trial() + "/plan/dates", "", false);
+    /** What is prepared once for several trials is said once, with the first of them. */
+    private static List<Care> prepared(List<TrialLists.Due> due) {
+        Map<String, List<TrialLists.Due>> byText = new LinkedHashMap<>();
+        due.forEach(one ->
+                byText.computeIfAbsent(one.prepare(), none -> new ArrayList<>()).add(one));
+        return byText.entrySet().stream()
+                .map(entry -> {
+                    TrialLists.Due first = entry.getValue().get(0);
+                    long others = entry.getValue().stream()
+                                    .map(TrialLists.Due::trial)
+                                    .distinct()
+                                    .count()
+                            - 1;
+                    return new Care(
+                            "",
+                            entry.getKey(),
+                            first.question()
+                                    + (others == 0
+                                            ? ""
+                                            : ", and for " + others + " more" + (others == 1 ? " trial" : " trials")),
+                            "/trials/" + first.trial() + "/plan/dates",
+                            "",
+                            false);
+                })
+                .toList();
     }
 
     private static Care care(TrialLists.Due due) {
