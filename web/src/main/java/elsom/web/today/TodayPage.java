@@ -15,10 +15,12 @@ import java.time.ZoneId;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** What to do now, what comes next, what is still a plan, and what is finished. */
@@ -75,8 +77,10 @@ record TodayPage(
      */
     static TodayPage of(TrialLists.Day day, List<TrialLists.Due> agenda, Instant now, ZoneId here) {
         LocalDate today = LocalDate.ofInstant(now, here);
+        Map<ZoneId, LocalDate> days = new HashMap<>();
+        agenda.forEach(due -> days.computeIfAbsent(due.zone(), zone -> LocalDate.ofInstant(now, zone)));
         List<TrialLists.Due> care = agenda.stream()
-                .filter(due -> due.day().equals(LocalDate.ofInstant(now, due.zone())))
+                .filter(due -> due.day().equals(days.get(due.zone())))
                 .filter(due -> due.kind() != PlanEvent.Kind.LOOK || due.at().isAfter(now))
                 .toList();
         return new TodayPage(
@@ -86,21 +90,19 @@ record TodayPage(
                 care.stream().limit(MOST_CARE).map(TodayPage::care).toList(),
                 Math.max(0, care.size() - MOST_CARE),
                 prepared(agenda.stream()
-                        .filter(due -> !due.prepare().isEmpty()
-                                && due.day()
-                                        .equals(LocalDate.ofInstant(now, due.zone())
-                                                .plusDays(1)))
+                        .filter(due -> !due.prepare().isEmpty())
+                        .filter(due -> due.day().minusDays(1).equals(days.get(due.zone())))
                         .toList()),
-                week(today, agenda),
+                week(today, agenda.stream().collect(Collectors.groupingBy(TrialLists.Due::day))),
                 Tasks.of(day.coming().stream().map(digest -> look(digest, now)).toList(), day.comingInAll()),
                 Tasks.of(day.plans().stream().map(digest -> plan(digest, now)).toList(), day.plansInAll()),
                 Tasks.of(day.finished().stream().map(TodayPage::finished).toList(), day.finishedInAll()),
                 day.unreadable().size());
     }
 
-    private static List<WeekDay> week(LocalDate today, List<TrialLists.Due> agenda) {
+    private static List<WeekDay> week(LocalDate today, Map<LocalDate, List<TrialLists.Due>> agenda) {
         int longest = IntStream.range(0, DAYS)
-                .map(ahead -> on(today.plusDays(ahead), agenda).stream()
+                .map(ahead -> agenda.getOrDefault(today.plusDays(ahead), List.of()).stream()
                         .mapToInt(TrialLists.Due::minutes)
                         .sum())
                 .max()
@@ -109,13 +111,9 @@ record TodayPage(
                 .mapToObj(ahead -> weekDay(
                         today.plusDays(ahead),
                         ahead == 0,
-                        on(today.plusDays(ahead), agenda),
+                        agenda.getOrDefault(today.plusDays(ahead), List.of()),
                         Math.max(AN_HOUR, longest)))
                 .toList();
-    }
-
-    private static List<TrialLists.Due> on(LocalDate date, List<TrialLists.Due> agenda) {
-        return agenda.stream().filter(one -> one.day().equals(date)).toList();
     }
 
     private static WeekDay weekDay(LocalDate date, boolean today, List<TrialLists.Due> due, int full) {

@@ -176,6 +176,15 @@ interface DigestMapper {
             order by c.due_at, c.trial_id limit #{most}""")
     List<ChoreRow> chores(@Param("from") Instant from, @Param("to") Instant to, @Param("most") int most);
 
+    /** What changes whenever anything about any trial does. */
+    record State(long trials, long latest, long revisions, long away) {}
+
+    @Select("""
+            select count(*) as trials, coalesce(max(id), 0) as latest, coalesce(sum(revision), 0) as revisions,
+                coalesce(sum(id) filter (where put_away), 0) as away
+            from trial""")
+    State state();
+
     /** How many trials there are of each sort that Today shows. */
     record Counts(int due, int coming, int plans, int finished) {
         int all() {

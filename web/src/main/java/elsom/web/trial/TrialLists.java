@@ -13,6 +13,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
@@ -36,6 +37,7 @@ public class TrialLists {
     private final Plans plans;
     private final TransactionOperations transaction;
     private final DiskSpace disk;
+    private volatile @Nullable Known known;
 
     TrialLists(
             DigestMapper digests,
@@ -71,6 +73,7 @@ public class TrialLists {
     /**
      * Something to be done in a trial at a time.
      *
+     * @param day it is due, where the trial stands
      * @param minutes it takes
      * @param prepare what is best done the day before; may be empty
      * @param done whether it was written down as done that day, where that can be known
@@ -80,6 +83,7 @@ public class TrialLists {
             String question,
             ZoneId zone,
             Instant at,
+            LocalDate day,
             PlanEvent.Kind kind,
             String title,
             String detail,
@@ -92,17 +96,13 @@ public class TrialLists {
                     row.question(),
                     row.zone(),
                     row.dueAt(),
+                    LocalDate.ofInstant(row.dueAt(), row.zone()),
                     row.kind(),
                     row.title(),
                     row.name(),
                     row.minutes(),
                     row.prepare(),
                     row.done());
-        }
-
-        /** The day it is due, where the trial stands. */
-        public LocalDate day() {
-            return LocalDate.ofInstant(at, zone);
         }
     }
 
@@ -141,7 +141,24 @@ public class TrialLists {
      */
     public List<Due> agenda(Instant from, Instant to) {
         refresh();
-        return digests.chores(from, to, MOST_CHORES).stream().map(Due::of).toList();
+        DigestMapper.State state = digests.state();
+        Known kept = known;
+        if (kept == null || !kept.isOf(from, to, state)) {
+            kept = new Known(
+                    from,
+                    to,
+                    state,
+                    digests.chores(from, to, MOST_CHORES).stream().map(Due::of).toList());
+            known = kept;
+        }
+        return kept.agenda();
+    }
+
+    /** The agenda that was asked for last: a page that is looked at all day asks for the same week again and again. */
+    private record Known(Instant from, Instant to, DigestMapper.State state, List<Due> agenda) {
+        boolean isOf(Instant otherFrom, Instant otherTo, DigestMapper.State now) {
+            return from.equals(otherFrom) && to.equals(otherTo) && state.equals(now);
+        }
     }
 
     /** Plans that have not started, the latest made first. */
