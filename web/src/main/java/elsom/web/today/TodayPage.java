@@ -154,10 +154,7 @@ record TodayPage(
                     return new Care(
                             "",
                             entry.getKey(),
-                            first.question()
-                                    + (others == 0
-                                            ? ""
-                                            : ", and for " + others + " more" + (others == 1 ? " trial" : " trials")),
+                            first.question() + (others == 0 ? "" : " · and for " + others + " more"),
                             "/trials/" + first.trial() + "/plan/dates",
                             "",
                             false);
