@@ -12,6 +12,7 @@ import elsom.web.AppTest;
 import elsom.web.Web;
 import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
@@ -111,8 +112,12 @@ class PlaceAndMetersIT {
         }
     }
 
+    /** Whichever day that is: it follows from the weighings. */
     @Test
-    void todaySaysWhichUnitIsDueForWaterByItsWeight() throws Exception {
-        assertThat(new Web(port).get("/").body()).contains("Water: by weight, ");
+    void theAgendaSaysWhichUnitIsDueForWaterByItsWeight() {
+        Instant now = Instant.now();
+        assertThat(lists.agenda(now.minus(Duration.ofDays(60)), now.plus(Duration.ofDays(60))))
+                .filteredOn(due -> due.trial().equals(called("plug medium carries")))
+                .anySatisfy(due -> assertThat(due.detail()).startsWith("by weight, "));
     }
 }
