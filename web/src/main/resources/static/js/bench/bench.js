@@ -39,7 +39,7 @@ const picker = at('picker') ? new Picker(at('picker'), picked) : null;
 const outbox = new Outbox(`${base}/readings`, `elsom-outbox-${data.trial}`, arrived, netState);
 const current = () => data.tasks[index];
 const meter = new HandMeter(at('take-meter'), () => ({ trial: data.trial, unit: current().code, look: data.look, endpoint: current().endpoint, sub: current().sub }),
-  (shown) => fromDevice(shown, 'GAUGE'), (message) => ask(message, true));
+  (shown) => taken(current().meter, shown, 'GAUGE'), (message) => ask(message, true));
 
 // ---- showing ----
 
@@ -365,20 +365,24 @@ const scale = at('take')
   ? new Scale(() => ({ trial: data.trial, unit: current().code, look: data.look, endpoint: current().endpoint }))
   : null;
 
-/** A weight in the place of one that stands is asked about first. */
 async function takeFromScale() {
   const task = current();
   const shown = await scale.take();
-  if (!shown || task !== current()) return;
+  if (shown && task === current()) await taken('scale', shown, 'SCALE');
+}
+
+/** A device's value in the place of one that stands is asked about first. */
+async function taken(device, shown, what) {
+  const task = current();
   if (task.current && shown !== task.current.text) {
-    ask(`${task.code} has ${task.current.value}. The scale shows ${shown}.`, false, [
-      { label: `Put ${shown} in its place`, act: () => fromDevice(shown, 'SCALE') },
+    ask(`${task.code} has ${task.current.value}. The ${device} shows ${shown}.`, false, [
+      { label: `Put ${shown} in its place`, act: () => fromDevice(shown, what) },
       { label: `Keep ${task.current.value}`, act: () => { ask(''); field.focus(); field.select(); } },
     ]);
     showWhy(true);
     return;
   }
-  await fromDevice(shown, 'SCALE');
+  await fromDevice(shown, what);
 }
 
 async function fromDevice(shown, what) {

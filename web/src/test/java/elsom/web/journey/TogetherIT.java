@@ -176,4 +176,16 @@ class TogetherIT extends BrowserTest {
         page.locator("#value").fill(before);
         Assertions.assertThat(page.locator("#unit-code").textContent()).isEqualTo(code);
     }
+
+    @Test
+    void anInstrumentNeverPutsItsValueInThePlaceOfOneThatStandsUnasked() {
+        TrialId trial = lists.search("Ditch water", 0, 10).trials().get(0).id();
+        open(1280, 800);
+        page.navigate("/trials/" + trial + "/bench?look=1");
+        String before = page.locator("#value").inputValue();
+        button("Take from the EC meter").click();
+        assertThat(page.locator("#asked")).containsText("The EC meter shows");
+        answer(page, "^Keep [0-9]").click();
+        assertThat(page.locator("#value")).hasValue(before);
+    }
 }
