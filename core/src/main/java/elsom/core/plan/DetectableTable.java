@@ -5,9 +5,9 @@ import elsom.core.design.LayoutKind;
 import elsom.core.design.Sizing;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Dimension;
+import elsom.core.quantity.Sentence;
 import elsom.core.trial.Endpoint;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -154,7 +154,7 @@ public record DetectableTable(
 
     /** What that many units can tell, as a sentence. */
     public String sentence(int replicates) {
-        String what = measure.endpoint().name().toLowerCase(Locale.ROOT);
+        String what = Sentence.inside(measure.endpoint().name());
         if (replicates == 1) {
             return "One unit of each tells nothing about " + what + ": two pots of the same treatment differ too, and"
                     + " here nobody could see by how much.";

@@ -7,6 +7,7 @@ import elsom.core.flag.Flag;
 import elsom.core.flag.FlagCode;
 import elsom.core.mix.Mix;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Sentence;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.TreatmentProperty;
 import java.time.Instant;
@@ -335,7 +336,7 @@ public final class PlanCheck {
     }
 
     private static String lower(Measure measure) {
-        return measure.endpoint().name().toLowerCase(Locale.ROOT);
+        return Sentence.inside(measure.endpoint().name());
     }
 
     /** Units that are too few would likely miss what matters. */

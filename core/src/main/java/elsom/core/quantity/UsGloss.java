@@ -1,6 +1,7 @@
 package elsom.core.quantity;
 
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -20,7 +21,9 @@ public final class UsGloss {
     private static final String NUMBER = "(−?\\d{1,9}(?:\\.\\d{1,6})?)";
     private static final Pattern AMOUNT = Pattern.compile("(?<![\\w.,/·–×-])(?:" + NUMBER + "( to |–| × ))?" + NUMBER
             + "[ \\u00a0](mL|L|kg|g|cm|mm|°C)(?![\\w/·²³(]| \\()");
-    private static final Pattern TAG = Pattern.compile("<(/?)([a-zA-Z][a-zA-Z0-9]*)?[^>]*>");
+    private static final Pattern EACH = Pattern.compile("−?\\d{1,9}(?:\\.\\d{1,6})?");
+    private static final Pattern BARE =
+            Pattern.compile("(\\s*(?:[±+] ?)?)(" + EACH + "(?:(?: to |–| → )" + EACH + "){0,3})(\\s*)");
     private static final int DIGITS = 3;
 
     private UsGloss() {}
@@ -35,33 +38,44 @@ public final class UsGloss {
         return matcher.appendTail(glossed).toString();
     }
 
-    /** The same between the tags of HTML; drawings and scripts are left alone. */
-    public static String ofHtml(String html) {
-        if (html.indexOf('<') < 0) {
-            return of(html);
+    /** What stands under a heading that names the unit: "380" is "380 (1.61 cup)", as are ranges and scatter ("± 4"). */
+    static String underHeading(String text, UnitOfMeasure unit) {
+        Matcher matcher = BARE.matcher(text);
+        if (!matcher.matches()) {
+            return text;
         }
+        boolean scatter = matcher.group(1).contains("±") || matcher.group(1).contains("+");
+        String words = matcher.group(2);
+        UnitOfMeasure told = UsMeasures.unitOf(largest(words), unit);
         StringBuilder glossed = new StringBuilder();
-        Matcher tag = TAG.matcher(html);
-        int from = 0;
-        int quiet = 0;
-        while (tag.find()) {
-            String between = html.substring(from, tag.start());
-            glossed.append(quiet > 0 ? between : of(between)).append(tag.group());
-            from = tag.end();
-            if (leavesAlone(tag.group(2)) && !tag.group().endsWith("/>")) {
-                quiet = Math.max(0, quiet + (tag.group(1).isEmpty() ? 1 : -1));
-            }
+        Matcher each = EACH.matcher(words);
+        while (each.find()) {
+            double number = number(each.group());
+            each.appendReplacement(
+                    glossed, unit == UnitOfMeasure.CELSIUS ? degrees(number, scatter) : in(told, number, unit));
         }
-        return glossed.append(quiet > 0 ? html.substring(from) : of(html.substring(from)))
-                .toString();
+        each.appendTail(glossed);
+        String symbol = unit == UnitOfMeasure.CELSIUS ? "°F" : told.symbol();
+        return matcher.group(1) + words + " ("
+                + matcher.group(1).strip().replace("±", "± ").replace("  ", " ") + glossed + " " + symbol + ")"
+                + matcher.group(3);
     }
 
-    /** Elements whose text is no sentence: drawings, scripts, and what a form sends. */
-    public static boolean leavesAlone(String element) {
-        return switch (String.valueOf(element)) {
-            case "svg", "script", "style", "textarea", "option", "title", "code", "kbd" -> true;
-            default -> false;
-        };
+    /** The unit that symbol stands for, of those that have a US measure. */
+    static Optional<UnitOfMeasure> unit(String symbol) {
+        return Optional.ofNullable(UNITS.get(symbol.strip()));
+    }
+
+    private static double largest(String words) {
+        return EACH.matcher(words)
+                .results()
+                .mapToDouble(found -> Math.abs(number(found.group())))
+                .max()
+                .orElse(0);
+    }
+
+    private static String degrees(double celsius, boolean difference) {
+        return difference ? Decimals.significant(celsius * 9 / 5, DIGITS) : fahrenheit(celsius);
     }
 
     private static String us(Matcher amount) {

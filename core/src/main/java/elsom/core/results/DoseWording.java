@@ -4,10 +4,10 @@ import elsom.core.dose.DoseCurve;
 import elsom.core.dose.DoseEffect;
 import elsom.core.dose.WorkingRate;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Sentence;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -45,7 +45,7 @@ public final class DoseWording {
                 .allMatch(line -> line.effect().tested().refused().isEmpty());
         return new Verdict(
                 !told ? Verdict.Firmness.CANT_TELL : harm ? Verdict.Firmness.SETTLED : Verdict.Firmness.SO_FAR,
-                result.factor() + ", " + result.kind().label().toLowerCase(Locale.ROOT) + " at "
+                result.factor() + ", " + Sentence.inside(result.kind().label()) + " at "
                         + result.look().name() + ": " + String.join("; ", parts) + ".",
                 "It holds for " + (result.crop().isBlank() ? "this species" : result.crop())
                         + " of this age and for this stock only; the label and local rules come first."

@@ -1,6 +1,7 @@
 package elsom.core.results;
 
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Sentence;
 import elsom.core.stats.Summary;
 import elsom.core.trial.Bench;
 import elsom.core.trial.CountedOf;
@@ -17,7 +18,6 @@ import elsom.core.working.Working;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -166,7 +166,7 @@ public final class EndpointFigures implements Analysis {
                     kind,
                     share,
                     new Working(
-                            kind.label().toLowerCase(Locale.ROOT) + ", " + unit.code(),
+                            Sentence.inside(kind.label()) + ", " + unit.code(),
                             "counted ÷ all there were",
                             List.of(
                                     Term.read(
@@ -198,7 +198,7 @@ public final class EndpointFigures implements Analysis {
                     kind,
                     mean,
                     new Working(
-                            endpoint.name().toLowerCase(Locale.ROOT) + ", " + unit.code(),
+                            Sentence.inside(endpoint.name()) + ", " + unit.code(),
                             readings.size() > 1 ? "mean of the unit's own readings" : "as it was read",
                             terms,
                             List.of("= " + kind.show(mean)),

@@ -66,6 +66,7 @@ public record Findings(
     public static Findings of(Evidence evidence, List<Analysis> analyses) {
         Draft draft = new Draft();
         analyses.forEach(analysis -> analysis.add(evidence, draft));
+        new DepthAnswers().add(evidence, draft);
         new AgreementAnswers().add(evidence, draft);
         if (draft.answers.isEmpty()) {
             draft.answers.add(Answered.unasked(new Verdict(

@@ -2,19 +2,17 @@ package elsom.core.results;
 
 import elsom.core.chemistry.Sodium;
 import elsom.core.quantity.Decimals;
-import elsom.core.stats.Interval;
-import elsom.core.stats.MeanDifference;
-import elsom.core.stats.Summary;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
 import elsom.core.trial.Reading;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 
@@ -27,22 +25,8 @@ public final class SodiumAnswers implements Analysis {
     /** The smallest difference of the ratio that matters, where nobody says. */
     private static final double MATTERS = 1;
 
-    /** Ratios of a treatment's units at each look, in order of time. */
-    private record Course(int arm, List<List<Double>> byLook) {
-        double mean(int look) {
-            return byLook.get(look).stream()
-                    .mapToDouble(Double::doubleValue)
-                    .average()
-                    .orElse(Double.NaN);
-        }
-
-        int peak() {
-            return IntStream.range(0, byLook.size())
-                    .boxed()
-                    .max(Comparator.comparing(this::mean))
-                    .orElseThrow();
-        }
-    }
+    /** Ratios of a treatment's units over time. */
+    private record Course(int arm, RiseAndReturn ratios) {}
 
     @Override
     public void add(Evidence evidence, Findings.Draft findings) {
@@ -55,23 +39,27 @@ public final class SodiumAnswers implements Analysis {
             return;
         }
         TrialRecord record = evidence.record();
-        List<Course> courses = IntStream.range(0, record.treatments().size())
-                .mapToObj(arm -> new Course(
-                        arm,
-                        looks.stream().map(look -> ratios(record, arm, look)).toList()))
-                .filter(course -> course.byLook().stream().noneMatch(List::isEmpty))
-                .toList();
+        List<Course> courses = new ArrayList<>();
+        for (int arm = 0; arm < record.treatments().size(); arm++) {
+            List<Map<UnitCode, Double>> byLook = new ArrayList<>();
+            for (Look look : looks) {
+                byLook.add(ratios(record, arm, look));
+            }
+            if (byLook.stream().noneMatch(Map::isEmpty)) {
+                courses.add(new Course(arm, new RiseAndReturn(looks, byLook)));
+            }
+        }
         if (courses.isEmpty()) {
             return;
         }
         Look last = looks.get(looks.size() - 1);
         courses.forEach(course -> findings.answer(Findings.Answered.unasked(
-                verdict(record.treatments().get(course.arm()).name(), course, looks))));
+                verdict(record.treatments().get(course.arm()).name(), course.ratios()))));
         findings.section(new Section.Table(table(courses, looks, last)));
     }
 
-    private static List<Double> ratios(TrialRecord record, int arm, Look look) {
-        List<Double> ratios = new ArrayList<>();
+    private static Map<UnitCode, Double> ratios(TrialRecord record, int arm, Look look) {
+        Map<UnitCode, Double> ratios = new LinkedHashMap<>();
         for (ExperimentalUnit unit : record.units()) {
             if (unit.treatment() == arm + 1) {
                 OptionalDouble sodium = mean(record, unit, look, SODIUM);
@@ -83,7 +71,7 @@ public final class SodiumAnswers implements Analysis {
                                     calcium.getAsDouble() / Sodium.CALCIUM_MG,
                                     magnesium.getAsDouble() / Sodium.MAGNESIUM_MG)
                             .asOptional()
-                            .ifPresent(ratios::add);
+                            .ifPresent(ratio -> ratios.put(unit.code(), ratio));
                 }
             }
         }
@@ -97,51 +85,50 @@ public final class SodiumAnswers implements Analysis {
                 .average();
     }
 
-    private static Verdict verdict(String name, Course course, List<Look> looks) {
+    private static Verdict verdict(String name, RiseAndReturn course) {
         int peak = course.peak();
-        int last = looks.size() - 1;
+        RiseAndReturn.Ending ending = course.ending(MATTERS);
         String rose = name + ": the sodium ratio (SAR) stood at " + shown(course.mean(0)) + " at "
-                + looks.get(0).name() + ", at most " + shown(course.mean(peak)) + " at "
-                + looks.get(peak).name();
-        if (last == 0 || peak == last) {
-            return new Verdict(
-                    Verdict.Firmness.SO_FAR,
-                    rose + (last == 0 ? "." : ", the last look: it has not fallen yet."),
-                    "A look after leaching tells whether it comes back.");
-        }
-        Optional<Interval> left = left(course, last);
-        boolean back = left.map(interval -> interval.high() <= MATTERS).orElse(false);
-        boolean stays = left.map(interval -> interval.low() > 0).orElse(false);
+                + course.looks().get(0).name() + ", at most " + shown(course.mean(peak)) + " at "
+                + course.looks().get(peak).name();
+        return switch (ending) {
+            case ONE_LOOK -> soFar(rose + ".");
+            case NOT_FALLEN -> soFar(rose + ", the last look: it has not fallen yet.");
+            case NEVER_ROSE -> ended(Verdict.Firmness.SETTLED, rose + now(course) + "it did not rise", course);
+            case BACK ->
+                ended(
+                        Verdict.Firmness.SETTLED,
+                        rose + now(course) + "it has come back to within " + shown(MATTERS) + " of where it was",
+                        course);
+            case STAYS -> ended(Verdict.Firmness.WORSE, rose + now(course) + "it has not come back", course);
+            case UNCLEAR ->
+                ended(
+                        Verdict.Firmness.CANT_TELL,
+                        rose + now(course) + "whether it has come back can't be told",
+                        course);
+        };
+    }
+
+    private static Verdict soFar(String sentence) {
+        return new Verdict(Verdict.Firmness.SO_FAR, sentence, "A look after leaching tells whether it comes back.");
+    }
+
+    private static String now(RiseAndReturn course) {
+        return ", and " + shown(course.mean(course.last())) + " at "
+                + course.looks().get(course.last()).name() + ": ";
+    }
+
+    private static Verdict ended(Verdict.Firmness firmness, String sentence, RiseAndReturn course) {
         return new Verdict(
-                back ? Verdict.Firmness.SETTLED : stays ? Verdict.Firmness.WORSE : Verdict.Firmness.CANT_TELL,
-                rose + ", and " + shown(course.mean(last)) + " at "
-                        + looks.get(last).name() + ": "
-                        + (back
-                                ? "it has come back to within " + shown(MATTERS) + " of where it was"
-                                : stays ? "it has not come back" : "whether it has come back can't be told")
-                        + left.map(interval ->
-                                        " (difference " + shown(course.mean(last) - course.mean(0)) + ", 95 % interval "
-                                                + shown(interval.low()) + " to " + shown(interval.high()) + ")")
+                firmness,
+                sentence
+                        + course.left()
+                                .map(interval -> " (difference " + shown(course.mean(course.last()) - course.mean(0))
+                                        + ", 95 % interval " + shown(interval.low()) + " to " + shown(interval.high())
+                                        + ")")
                                 .orElse("")
                         + ".",
                 "From an exchangeable share (ESP) of about 15 % on, many soils seal and crust: a soil laboratory measures it.");
-    }
-
-    /** The last ratio less the first, by the units' scatter at both. */
-    private static Optional<Interval> left(Course course, int last) {
-        double[] then = values(course, 0);
-        double[] now = values(course, last);
-        return then.length < 2 || now.length < 2
-                ? Optional.empty()
-                : MeanDifference.welch(Summary.of(now), Summary.of(then))
-                        .asOptional()
-                        .map(MeanDifference::interval95);
-    }
-
-    private static double[] values(Course course, int look) {
-        return course.byLook().get(look).stream()
-                .mapToDouble(Double::doubleValue)
-                .toArray();
     }
 
     private static String shown(double ratio) {
@@ -164,8 +151,12 @@ public final class SodiumAnswers implements Analysis {
                                 IntStream.range(0, looks.size())
                                         .boxed()
                                         .flatMap(look -> List.of(
-                                                shown(course.mean(look)),
-                                                Decimals.fixed(Sodium.exchangeablePercent(course.mean(look)), 1) + " %")
+                                                shown(course.ratios().mean(look)),
+                                                Decimals.fixed(
+                                                                Sodium.exchangeablePercent(course.ratios()
+                                                                        .mean(look)),
+                                                                1)
+                                                        + " %")
                                                 .stream())
                                         .toList()))
                         .toList(),

@@ -4,9 +4,9 @@ import elsom.core.curve.ProfileInterval;
 import elsom.core.curve.SalinityResponse;
 import elsom.core.plan.Factor;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Sentence;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -24,7 +24,7 @@ public final class ThresholdWording {
             return new Verdict(
                     Verdict.Firmness.CANT_TELL,
                     what + ": no threshold can be told: "
-                            + lower(result.fit().whyNot().orElse("")) + ".",
+                            + Sentence.inside(result.fit().whyNot().orElse("")) + ".",
                     "Five strengths or more, one without loss and one with plain loss, would tell.");
         }
         SalinityResponse found = fit.get();
@@ -33,7 +33,7 @@ public final class ThresholdWording {
                 falls ? Verdict.Firmness.SETTLED : Verdict.Firmness.CANT_TELL,
                 falls
                         ? what + " holds up to " + shown(result, found.threshold(), found.thresholdInterval()) + " in "
-                                + lower(result.axis().label()) + ", then falls by "
+                                + Sentence.inside(result.axis().label()) + ", then falls by "
                                 + Decimals.upTo(found.slopePercent(), 1) + " % of itself for each further "
                                 + ("1 " + result.axis().unitSymbol()).strip()
                                 + span(found.slopeInterval(), 1) + "; half is left at "
@@ -103,12 +103,5 @@ public final class ThresholdWording {
                                 + (interval.high().isPresent() ? " to " : " or more")
                         : "up to ")
                 + (interval.high().isPresent() ? Decimals.fixed(interval.high().getAsDouble(), decimals) : "") + ")";
-    }
-
-    /** A name within a sentence; what is an abbreviation stays one. */
-    public static String lower(String text) {
-        return text.length() > 1 && Character.isUpperCase(text.charAt(1))
-                ? text
-                : text.substring(0, 1).toLowerCase(Locale.ROOT) + text.substring(1);
     }
 }

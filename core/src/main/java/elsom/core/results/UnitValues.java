@@ -12,6 +12,7 @@ import elsom.core.plan.Factor;
 import elsom.core.plan.Measure;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedTreatment;
+import elsom.core.quantity.Sentence;
 import elsom.core.trial.CountedOf;
 import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
@@ -23,7 +24,6 @@ import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -182,7 +182,7 @@ public final class UnitValues {
                 .orElse(
                         record.possible(new ReadingRef(unit.code(), look.number(), endpoint.code(), 1))
                                 ? "not read"
-                                : "nothing to read: " + endpoint.name().toLowerCase(Locale.ROOT) + " of none"));
+                                : "nothing to read: " + Sentence.inside(endpoint.name()) + " of none"));
     }
 
     private String lost(Mishap mishap) {

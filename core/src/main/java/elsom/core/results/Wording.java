@@ -7,6 +7,7 @@ import elsom.core.analysis.Interaction;
 import elsom.core.analysis.MainEffect;
 import elsom.core.plan.Direction;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Sentence;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.results.Verdict.Firmness;
 import elsom.core.stats.Interval;
@@ -97,7 +98,7 @@ public final class Wording {
             return new Verdict(
                     Firmness.CANT_TELL,
                     "Can't tell yet about " + what() + ": "
-                            + lower(question.judgement().refused().get()) + ".",
+                            + Sentence.inside(question.judgement().refused().get()) + ".",
                     "At least four units of each treatment would.");
         }
         if (comparisons.size() == 1) {
@@ -113,7 +114,7 @@ public final class Wording {
     }
 
     private String what() {
-        return lower(kind.label()) + " at " + question.look().name();
+        return Sentence.inside(kind.label()) + " at " + question.look().name();
     }
 
     private boolean eitherWay() {
@@ -316,7 +317,7 @@ public final class Wording {
     /** What a factor does at the levels of the others. */
     public static Verdict interaction(JudgedQuestion question, Interaction found) {
         Wording wording = new Wording(question);
-        String factor = lower(question.observations().factors().get(found.factor()));
+        String factor = Sentence.inside(question.observations().factors().get(found.factor()));
         String first = wording.at(found.first(), found.factor());
         String second = wording.at(found.second(), found.factor());
         String size = difference(question.kind(), found.estimate()) + " (95 % interval "
@@ -382,11 +383,5 @@ public final class Wording {
 
     private static String capital(String text) {
         return text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
-    }
-
-    private static String lower(String text) {
-        return text.length() > 1 && Character.isUpperCase(text.charAt(1))
-                ? text
-                : text.substring(0, 1).toLowerCase(Locale.ROOT) + text.substring(1);
     }
 }

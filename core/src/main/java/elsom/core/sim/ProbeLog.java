@@ -11,8 +11,9 @@ import java.util.SplittableRandom;
 import java.util.stream.Stream;
 
 /**
- * A simulated probe with several depths, logging one unit: salt comes with the water and moves down, the surface dries
- * and warms with the day, deeper all of it is slower. The same unit always logs the same.
+ * A simulated probe with several depths, logging one unit: salt comes with the water from the third day on and moves
+ * down, clean water from the eleventh on washes it out again from the top; the surface dries and warms with the day,
+ * deeper all of it is slower. The same unit always logs the same.
  *
  * @param unit code in the headings; it seeds the noise
  * @param treatment 1-based; later ones get saltier water
@@ -24,6 +25,8 @@ public record ProbeLog(String unit, int treatment) {
     private static final double WATERED_EVERY_HOURS = 48;
     private static final double FIRST_EC = 0.6;
     private static final double EC_STEP = 0.9;
+    private static final double SALT_FROM_HOURS = 48;
+    private static final double WASHED_FROM_HOURS = 240;
     private static final double DAY_HOURS = 24;
 
     /** What its columns after the time and the unit hold. */
@@ -68,12 +71,21 @@ public record ProbeLog(String unit, int treatment) {
         return switch (what) {
             case MOISTURE -> (38 - 14 * dry * slow) * unlike;
             case EC -> {
-                double arrived = 1 - Math.exp(-Math.max(0, hours - 4.0 * depth) / (60 + 6.0 * depth));
+                double arrived = arrived(depth, hours - SALT_FROM_HOURS) * (1 - washed(depth, hours));
                 yield (FIRST_EC + EC_STEP * (treatment - 1) * arrived * (1 - 0.4 * (1 - slow)) + 0.3 * dry * slow)
                         * unlike;
             }
             default -> 17 + 7 * slow * Math.sin(2 * Math.PI * (hours - 4 - depth / 4.0) / DAY_HOURS);
         };
+    }
+
+    private static double arrived(int depth, double hoursOfSalt) {
+        return 1 - Math.exp(-Math.max(0, hoursOfSalt - 4.0 * depth) / (60 + 6.0 * depth));
+    }
+
+    /** Deeper, what is washed from above arrives first. */
+    private static double washed(int depth, double hours) {
+        return 1 - Math.exp(-Math.max(0, hours - WASHED_FROM_HOURS - 6.0 * depth) / (6 + 2.5 * depth));
     }
 
     /** Moments from the start on, every so long. */

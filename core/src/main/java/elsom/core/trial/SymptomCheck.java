@@ -1,9 +1,9 @@
 package elsom.core.trial;
 
+import elsom.core.quantity.Sentence;
 import elsom.core.seedling.InjuryScore;
 import elsom.core.seedling.Symptom;
 import java.util.Comparator;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 
@@ -55,8 +55,8 @@ public final class SymptomCheck {
                         .flatMap(counted ->
                                 record.current(new ReadingRef(ref.unit(), look.number(), counted.code())).stream()
                                         .filter(reading -> reading.value() != null && reading.value() == 0)
-                                        .map(reading -> "had " + counted.name().toLowerCase(Locale.ROOT) + " 0 at "
-                                                + look.name())))
+                                        .map(reading ->
+                                                "had " + Sentence.inside(counted.name()) + " 0 at " + look.name())))
                 .findFirst();
     }
 }

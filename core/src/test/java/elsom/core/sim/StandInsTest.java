@@ -39,9 +39,9 @@ class StandInsTest {
     }
 
     @Test
-    void saltGoesDownWithTimeAndMoreOfItWithLaterTreatments() {
+    void saltGoesDownWithTimeAndIsWashedOutFromTheTopMoreOfItWithLaterTreatments() {
         int deep = ProbeLog.DEPTHS_CM.size() * 2 - 1;
-        Instant late = START.plus(Duration.ofDays(20));
+        Instant late = START.plus(Duration.ofDays(10));
         double first =
                 Double.parseDouble(new ProbeLog("K34", 4).at(START, START).get(deep));
         double last = Double.parseDouble(new ProbeLog("K34", 4).at(START, late).get(deep));
@@ -49,6 +49,9 @@ class StandInsTest {
                 Double.parseDouble(new ProbeLog("K34", 1).at(START, late).get(deep));
         assertThat(last).isGreaterThan(2 * first);
         assertThat(control).isLessThan(last / 2);
+        List<String> washed = new ProbeLog("K34", 4).at(START, START.plus(Duration.ofDays(14)));
+        assertThat(Double.parseDouble(washed.get(deep - 2))).isLessThan(1.3 * first);
+        assertThat(Double.parseDouble(washed.get(deep))).isGreaterThan(1.5 * first);
     }
 
     @Test

@@ -41,6 +41,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.stream.Stream;
@@ -293,13 +294,13 @@ final class DemoPlans {
                 asks(List.of(), 0, "injury", Direction.HIGHER, 1, false));
     }
 
-    /** Tubs watered from a brackish ditch at four strengths, a probe with three depths in each. */
+    /** Tubs watered from a brackish ditch at four strengths, then from the rain butt, a probe with three depths in each. */
     Plan ditch() {
         Plan plan = begun(
                 "salinity",
                 "Ditch water on kohlrabi: how deep does the salt go?",
                 "kohlrabi",
-                at(-16, 9),
+                at(-17, 9),
                 new Pots(TUB, 4400, 1, 1, 0, 0.2, 0.1, 400),
                 1313);
         Factor share = LevelsText.parse("Ditch water", FactorKind.DOSE, "0, 25, 50, 100 %", "", null, null);
@@ -310,14 +311,18 @@ final class DemoPlans {
             sensed.add(code);
             measures.add(Measure.sensed(code, new Sensed(Measurand.EC, depth, SeriesSummary.MEAN, 0)));
         }
-        List<PlannedLook> looks = plan.schedule().looks().stream()
-                .map(look -> look.after().isZero() || look.after().isNegative()
-                        ? look
-                        : new PlannedLook(
-                                look.name(),
-                                look.after(),
-                                Stream.concat(look.endpoints().stream(), sensed.stream())
-                                        .toList()))
+        List<PlannedLook> looks = Stream.concat(
+                        plan.schedule().looks().stream()
+                                .map(look -> new PlannedLook(
+                                        look.name(),
+                                        look.after(),
+                                        Stream.concat(look.endpoints().stream(), sensed.stream())
+                                                .toList())),
+                        Stream.of(
+                                new PlannedLook("before the ditch water", Duration.ofDays(2), sensed),
+                                new PlannedLook("end of the ditch water", Duration.ofDays(10), sensed),
+                                new PlannedLook("after rain water", Duration.ofDays(16), sensed)))
+                .sorted(Comparator.comparing(PlannedLook::after))
                 .toList();
         Plan probed = plan.with(Treatments.crossed(List.of(share), "leaf mould", List.of()), plan.pots())
                 .with(new Asked(plan.question(), plan.asked().crop(), List.of(), measures))

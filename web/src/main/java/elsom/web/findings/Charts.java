@@ -2,6 +2,7 @@ package elsom.web.findings;
 
 import elsom.core.analysis.Answer;
 import elsom.core.analysis.Comparison;
+import elsom.core.quantity.Sentence;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.results.Composition;
 import elsom.core.results.Course;
@@ -13,7 +14,6 @@ import elsom.core.trial.TrialRecord;
 import elsom.web.kit.Json;
 import elsom.web.kit.Swatch;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -116,7 +116,7 @@ final class Charts {
     static String course(TrialRecord record, Course course) {
         FigureKind kind = course.kind();
         return Json.of(new CourseChart(
-                kind.label().toLowerCase(Locale.ROOT),
+                Sentence.inside(kind.label()),
                 kind.unitSymbol(),
                 course.threshold(),
                 course.crossed(),

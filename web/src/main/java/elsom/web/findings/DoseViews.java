@@ -5,6 +5,7 @@ import elsom.core.dose.DoseEffect;
 import elsom.core.dose.DoseUnit;
 import elsom.core.dose.WorkingRate;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Sentence;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.results.DoseResult;
 import elsom.core.results.DoseWording;
@@ -43,7 +44,7 @@ final class DoseViews {
         return new SectionView.Doses(
                 result.kind().label() + " by "
                         + (result.by() == DoseResult.By.SHARE
-                                ? lower(result.factor())
+                                ? Sentence.inside(result.factor())
                                 : result.by().label()),
                 result.factor(),
                 result.look().name(),
@@ -56,10 +57,6 @@ final class DoseViews {
                         ? links.mixing(result.kind())
                         : "",
                 Json.of(views.chart()));
-    }
-
-    private static String lower(String words) {
-        return Character.toLowerCase(words.charAt(0)) + words.substring(1);
     }
 
     private SectionView.Doses.Series line(DoseResult.Line line) {

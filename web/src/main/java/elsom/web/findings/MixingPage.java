@@ -5,13 +5,13 @@ import elsom.core.dose.WorkingRate;
 import elsom.core.protocol.Caution;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Quantity;
+import elsom.core.quantity.Sentence;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.results.DoseResult;
 import elsom.core.results.DoseWording;
 import elsom.core.stats.Outcome;
 import elsom.web.kit.TrialHeader;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -70,7 +70,7 @@ public record MixingPage(
         }
         return new MixingPage(
                 header,
-                result.factor() + " by " + result.kind().label().toLowerCase(Locale.ROOT) + " at "
+                result.factor() + " by " + Sentence.inside(result.kind().label()) + " at "
                         + result.look().name(),
                 form,
                 result.lines().stream().map(DoseResult.Line::name).toList(),

@@ -1,5 +1,6 @@
 package elsom.web.findings;
 
+import elsom.core.quantity.Sentence;
 import elsom.core.results.AgreementResult;
 import elsom.core.results.FigureKind;
 import elsom.web.kit.Swatch;
@@ -181,7 +182,8 @@ public sealed interface SectionView {
             implements SectionView {
         @Override
         public String fragment() {
-            return "table";
+            // Not "table": a selector of that name would take every table element of the sections.
+            return "numbers";
         }
 
         /** A treatment. */
@@ -202,6 +204,11 @@ public sealed interface SectionView {
 
     /** Treatments from best to worst. */
     record Ranked(String title, String lookName, List<Placed> rows, List<String> remarks) implements SectionView {
+        /** The title inside a sentence. */
+        public String inside() {
+            return Sentence.inside(title);
+        }
+
         @Override
         public String fragment() {
             return "ranked";

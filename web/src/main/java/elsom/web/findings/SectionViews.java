@@ -6,6 +6,7 @@ import elsom.core.analysis.EndpointKind;
 import elsom.core.analysis.Judgement;
 import elsom.core.analysis.Observations;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Sentence;
 import elsom.core.results.Course;
 import elsom.core.results.FigureKind;
 import elsom.core.results.Findings;
@@ -251,7 +252,7 @@ final class SectionViews {
 
     private SectionView weighed(Weighted weighted) {
         String weights = weighted.parts().stream()
-                .map(part -> part.label().toLowerCase(Locale.ROOT) + " × " + Decimals.upTo(part.weight(), 2))
+                .map(part -> Sentence.inside(part.label()) + " × " + Decimals.upTo(part.weight(), 2))
                 .collect(Collectors.joining(", "));
         return new SectionView.Weighed(
                 weights,

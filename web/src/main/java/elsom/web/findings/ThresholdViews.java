@@ -3,6 +3,7 @@ package elsom.web.findings;
 import elsom.core.curve.ProfileInterval;
 import elsom.core.curve.SalinityResponse;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Sentence;
 import elsom.core.results.FigureKind;
 import elsom.core.results.ThresholdResult;
 import elsom.core.results.ThresholdWording;
@@ -23,7 +24,7 @@ final class ThresholdViews {
         FigureKind axis = result.axis();
         FigureKind yield = result.yield();
         return new SectionView.Threshold(
-                yield.label() + " by " + ThresholdWording.lower(axis.label()),
+                yield.label() + " by " + Sentence.inside(axis.label()),
                 result.look().name(),
                 result.fit()
                         .asOptional()

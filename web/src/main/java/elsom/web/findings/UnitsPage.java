@@ -1,5 +1,6 @@
 package elsom.web.findings;
 
+import elsom.core.quantity.Sentence;
 import elsom.core.results.FigureKind;
 import elsom.core.results.Findings;
 import elsom.core.results.JudgedQuestion;
@@ -14,7 +15,6 @@ import elsom.web.kit.Swatch;
 import elsom.web.kit.TrialHeader;
 import java.time.Instant;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** Every unit of one bench, where it stands and as a table. */
@@ -55,8 +55,8 @@ record UnitsPage(
                         unit -> leftOver
                                 ? over(parted.orElseThrow(), unit.code().value(), links)
                                 : face(findings, unit.code().value(), ranked, links)),
-                ranked.map(kind -> (leftOver ? "left over of " : "")
-                                + kind.label().toLowerCase(Locale.ROOT) + ", " + kind.unitSymbol() + ", at " + look)
+                ranked.map(kind -> (leftOver ? "left over of " : "") + Sentence.inside(kind.label()) + ", "
+                                + kind.unitSymbol() + ", at " + look)
                         .orElse(""),
                 parted.isEmpty()
                         ? List.of()

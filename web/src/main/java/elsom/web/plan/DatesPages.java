@@ -5,6 +5,7 @@ import elsom.core.plan.Plan;
 import elsom.core.plan.PlanEvent;
 import elsom.core.plan.PlanEvents;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Sentence;
 import elsom.core.quantity.Spans;
 import elsom.web.kit.Times;
 import java.time.Duration;
@@ -38,7 +39,7 @@ final class DatesPages {
                     problems,
                     plan.asked().measures(),
                     plan.unread().stream()
-                            .map(measure -> measure.endpoint().name().toLowerCase(Locale.ROOT))
+                            .map(measure -> Sentence.inside(measure.endpoint().name()))
                             .collect(Collectors.joining(", ")),
                     form.lines(DatesPart.LOOKS) + Pages.BLANK_LINES,
                     form.lines(DatesPart.STEPS) + 1,

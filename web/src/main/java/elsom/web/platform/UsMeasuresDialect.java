@@ -1,6 +1,6 @@
 package elsom.web.platform;
 
-import elsom.core.quantity.UsGloss;
+import elsom.core.quantity.UsPage;
 import java.util.Set;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.context.ITemplateContext;
@@ -35,8 +35,8 @@ class UsMeasuresDialect implements IPostProcessorDialect {
 
     /** Passes a page through; made anew for each. */
     public static final class Glossing extends AbstractTemplateHandler {
+        private final UsPage page = new UsPage();
         private boolean on;
-        private int quiet;
 
         @Override
         public void setContext(ITemplateContext context) {
@@ -46,22 +46,20 @@ class UsMeasuresDialect implements IPostProcessorDialect {
 
         @Override
         public void handleOpenElement(IOpenElementTag tag) {
-            quiet += UsGloss.leavesAlone(tag.getElementCompleteName()) ? 1 : 0;
+            String span = tag.getAttributeValue("colspan");
+            page.open(tag.getElementCompleteName(), span == null ? 1 : Integer.parseInt(span));
             super.handleOpenElement(tag);
         }
 
         @Override
         public void handleCloseElement(ICloseElementTag tag) {
-            quiet -= UsGloss.leavesAlone(tag.getElementCompleteName()) ? 1 : 0;
+            page.close(tag.getElementCompleteName());
             super.handleCloseElement(tag);
         }
 
         @Override
         public void handleText(IText text) {
-            super.handleText(
-                    on && quiet == 0
-                            ? getContext().getModelFactory().createText(UsGloss.ofHtml(text.getText()))
-                            : text);
+            super.handleText(on ? getContext().getModelFactory().createText(page.html(text.getText())) : text);
         }
     }
 }

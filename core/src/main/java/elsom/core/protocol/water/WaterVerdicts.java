@@ -1,6 +1,7 @@
 package elsom.core.protocol.water;
 
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Sentence;
 import elsom.core.quantity.Spans;
 import elsom.core.results.Course;
 import elsom.core.results.Figure;
@@ -102,7 +103,7 @@ final class WaterVerdicts {
     }
 
     private String dryClause(Course.Line line) {
-        return lowerFirst(name(line.group())) + " is under its refill weight after "
+        return Sentence.inside(name(line.group())) + " is under its refill weight after "
                 + Weighings.days(line.crossing().orElseThrow());
     }
 
@@ -110,13 +111,8 @@ final class WaterVerdicts {
         return record.treatment(key.treatment()).name();
     }
 
-    private static String lowerFirst(String name) {
-        boolean codeLike = name.length() > 1 && Character.isUpperCase(name.charAt(1));
-        return codeLike ? name : Character.toLowerCase(name.charAt(0)) + name.substring(1);
-    }
-
     private String where(Bench bench, String sentence) {
-        return record.benches().size() > 1 ? bench.name() + ": " + lowerFirst(sentence) : sentence;
+        return record.benches().size() > 1 ? bench.name() + ": " + Sentence.inside(sentence) : sentence;
     }
 
     /** The same material in two containers: what depth does. */
