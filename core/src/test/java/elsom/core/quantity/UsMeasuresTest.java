@@ -29,6 +29,16 @@ class UsMeasuresTest {
     }
 
     @Test
+    void aDrawingSaysWhatItsUnitsAre() {
+        assertThat(UsMeasures.scales())
+                .containsEntry("g", "28.3 g are 1 oz")
+                .containsEntry("mL", "29.6 mL are 1 fl oz")
+                .containsEntry("cm", "2.54 cm are 1 in")
+                .containsEntry("°C", "°F = °C × 1.8 + 32")
+                .doesNotContainKey("mS/cm");
+    }
+
+    @Test
     void thereAndBackIsTheSameToABillionth() {
         SplittableRandom random = new SplittableRandom(26);
         for (int i = 0; i < 500; i++) {

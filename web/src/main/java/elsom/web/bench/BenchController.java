@@ -19,6 +19,7 @@ import elsom.web.kit.TrialHeader;
 import elsom.web.meter.MeterChecks;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
+import elsom.web.platform.ShownMeasures;
 import elsom.web.platform.Station;
 import elsom.web.trial.Logbook;
 import elsom.web.trial.Trials;
@@ -122,7 +123,11 @@ class BenchController {
 
     @GetMapping("/understood")
     @ResponseBody
-    Understanding understood(@PathVariable long trial, @RequestParam String endpoint, @RequestParam String text) {
+    Understanding understood(
+            @PathVariable long trial,
+            @RequestParam String endpoint,
+            @RequestParam String text,
+            ShownMeasures measures) {
         TrialRecord record = trials.snapshot(new TrialId(trial));
         return record.endpoints().stream()
                 .filter(known -> known.code().value().equals(endpoint))
@@ -131,9 +136,9 @@ class BenchController {
                         ? new Understanding(false, refused.message())
                         : new Understanding(
                                 true,
-                                ((Typed.Understood) TypedReading.of(text, known))
+                                measures.told(((Typed.Understood) TypedReading.of(text, known))
                                         .stored()
-                                        .show(known.decimals() + 1)))
+                                        .show(known.decimals() + 1))))
                 .orElseThrow(() -> missing(trial, "endpoint " + endpoint));
     }
 

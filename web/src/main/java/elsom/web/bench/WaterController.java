@@ -13,6 +13,7 @@ import elsom.core.trial.UnitCode;
 import elsom.web.kit.ClosedPage;
 import elsom.web.kit.TrialHeader;
 import elsom.web.platform.Refusal;
+import elsom.web.platform.ShownMeasures;
 import elsom.web.platform.Station;
 import elsom.web.trial.Logbook;
 import elsom.web.trial.Trials;
@@ -113,7 +114,8 @@ class WaterController {
             @PathVariable long trial,
             @RequestParam String unit,
             @RequestParam String weight,
-            @RequestParam(defaultValue = "") String target) {
+            @RequestParam(defaultValue = "") String target,
+            ShownMeasures measures) {
         TrialRecord record = trials.snapshot(new TrialId(trial));
         UnitCode code = BenchController.unit(record, unit);
         if (!(Typed.parse(weight, UnitOfMeasure.GRAM) instanceof Typed.Understood grams)) {
@@ -128,11 +130,12 @@ class WaterController {
         double ml = Refill.needMl(grams.stored().value(), wanted.getAsDouble());
         return new Need(
                 ml,
-                ml < 0.5
-                        ? code + " needs none: it weighs "
-                                + Decimals.upTo(grams.stored().value(), 0) + " of "
-                                + Decimals.upTo(wanted.getAsDouble(), 0) + " g"
-                        : "Water " + code + " with " + Decimals.upTo(ml, 0) + " mL");
+                measures.told(
+                        ml < 0.5
+                                ? code + " needs none: it weighs "
+                                        + Decimals.upTo(grams.stored().value(), 0) + " of "
+                                        + Decimals.upTo(wanted.getAsDouble(), 0) + " g"
+                                : "Water " + code + " with " + Decimals.upTo(ml, 0) + " mL"));
     }
 
     /** One unit, from the walk by weight. */
@@ -143,7 +146,8 @@ class WaterController {
             @RequestParam String unit,
             @RequestParam double millilitres,
             @RequestParam UUID token,
-            Station station) {
+            Station station,
+            ShownMeasures measures) {
         TrialRecord record = trials.snapshot(new TrialId(trial));
         ExperimentalUnit one = record.unit(BenchController.unit(record, unit)).orElseThrow();
         if (!(millilitres >= 0.5 && millilitres <= Given.MOST_ML)) {
@@ -157,7 +161,8 @@ class WaterController {
                 clock.instant(),
                 station.signature(),
                 token);
-        return ResponseEntity.ok(Map.of("message", one.code() + " " + Decimals.upTo(millilitres, 0) + " mL"));
+        return ResponseEntity.ok(
+                Map.of("message", measures.told(one.code() + " " + Decimals.upTo(millilitres, 0) + " mL")));
     }
 
     @PostMapping("/{given}/withdraw")

@@ -10,6 +10,7 @@ import elsom.core.quantity.Decimals;
 import elsom.core.water.RetentionCurve;
 import elsom.web.kit.Json;
 import elsom.web.lots.Lots;
+import elsom.web.platform.ShownMeasures;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -51,18 +52,32 @@ class ColumnController {
             String held,
             String airy,
             String foot) {
+        Pot shown(ShownMeasures measures) {
+            return new Pot(
+                    name,
+                    depth,
+                    outline,
+                    gravel,
+                    wetFoot,
+                    levels,
+                    water,
+                    measures.told(held),
+                    airy,
+                    measures.told(foot));
+        }
+
         static Pot of(SideBySide.Pot pot) {
             DrainedPot drained = pot.drained();
             return new Pot(
                     pot.name(),
                     drained.container().depthCm(),
                     drained.sections().stream()
-                            .map(section -> new double[] {section.heightCm(), section.radiusCm()})
+                            .map(section -> new double[] {drawn(section.heightCm()), drawn(section.radiusCm())})
                             .toList(),
                     drained.gravelCm(),
                     drained.wetFootCm(),
                     drained.levels().stream()
-                            .map(level -> new double[] {level.heightCm(), level.water()})
+                            .map(level -> new double[] {drawn(level.heightCm()), drawn(level.water())})
                             .toList(),
                     Decimals.percent(drained.water(), 0) + " %",
                     Decimals.upTo(drained.waterMl(), 0) + " mL",
@@ -71,13 +86,41 @@ class ColumnController {
         }
     }
 
+    /** No finer than a drawing can show, so that the answer is short while a slider moves. */
+    private static double drawn(double value) {
+        return Math.rint(value * 1000) / 1000;
+    }
+
     /** All pots with what is set. */
-    record ColumnData(double depth, int texture, double gravel, String lot, String from, List<Pot> pots) {
+    record ColumnData(
+            double depth,
+            int texture,
+            double gravel,
+            String depthTold,
+            String gravelTold,
+            String lot,
+            String from,
+            List<Pot> pots) {
+        /** The same with amounts as a device shows them. */
+        ColumnData shown(ShownMeasures measures) {
+            return new ColumnData(
+                    depth,
+                    texture,
+                    gravel,
+                    measures.told(depthTold),
+                    measures.told(gravelTold),
+                    lot,
+                    from,
+                    pots.stream().map(pot -> pot.shown(measures)).toList());
+        }
+
         static ColumnData of(Set set, Medium medium) {
             return new ColumnData(
                     set.depth(),
                     set.texture(),
                     set.gravel(),
+                    Decimals.upTo(set.depth(), 0) + " cm",
+                    Decimals.fixed(set.gravel(), 1) + " cm",
                     medium.lot(),
                     medium.from(),
                     SideBySide.of(set.depth(), medium.curve(), set.gravel()).stream()
@@ -133,8 +176,9 @@ class ColumnController {
             @RequestParam(defaultValue = "") String lot,
             @RequestParam double depth,
             @RequestParam(defaultValue = "60") int texture,
-            @RequestParam double gravel) {
+            @RequestParam double gravel,
+            ShownMeasures measures) {
         Set set = Set.of(depth, texture, gravel);
-        return ColumnData.of(set, medium(lot, set));
+        return ColumnData.of(set, medium(lot, set)).shown(measures);
     }
 }

@@ -1,6 +1,9 @@
 package elsom.web.platform;
 
+import elsom.core.quantity.UsMeasures;
+import elsom.web.kit.Json;
 import jakarta.servlet.http.HttpServletRequest;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
 
@@ -14,7 +17,14 @@ class FrameAdvice {
      * @param station the device's station; empty until chosen
      * @param us whether the device shows US measures beside metric ones
      */
-    record Frame(String path, String station, boolean us) {}
+    record Frame(String path, String station, boolean us) {
+        /** What drawings say of their scale, by the unit's symbol, as JSON; null where only metric is shown. */
+        public @Nullable String scales() {
+            return us ? SCALES : null;
+        }
+    }
+
+    private static final String SCALES = Json.of(UsMeasures.scales());
 
     @ModelAttribute("frame")
     Frame frame(HttpServletRequest request) {

@@ -47,5 +47,6 @@ class PlatformConfiguration implements WebMvcConfigurer {
     @Override
     public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
         resolvers.add(new StationResolver());
+        resolvers.add(new ShownMeasuresResolver());
     }
 }

@@ -82,10 +82,10 @@ if (place) {
     const ofLot = form.elements.lot.value !== '';
     form.elements.texture.disabled = ofLot;
     form.elements.texture.closest('label').classList.toggle('off', ofLot);
-    form.querySelectorAll('label:has(input)').forEach((label) => {
-      const { value, name } = label.querySelector('input');
-      label.querySelector('output').textContent = name === 'texture' ? value : `${value} cm`;
-    });
+    const told = (name, text) => { form.elements[name].closest('label').querySelector('output').textContent = text; };
+    told('texture', form.elements.texture.value);
+    told('depth', `${form.elements.depth.value} cm`);
+    told('gravel', `${Number(form.elements.gravel.value).toFixed(1)} cm`);
     const query = new URLSearchParams(new FormData(form));
     const number = ++asked;
     try {
@@ -94,10 +94,13 @@ if (place) {
       if (number !== asked) return;
       drawColumn(place, answer);
       figures(answer);
+      told('depth', answer.depthTold);
+      told('gravel', answer.gravelTold);
       document.getElementById('column-from').textContent = answer.from;
-      history.replaceState(null, '', `?${query}`);
     } catch {
       form.querySelector('output').textContent = 'no connection';
     }
   });
+  // The address follows when the slider is let go: browsers refuse more than a few changes a second.
+  form.addEventListener('change', () => history.replaceState(null, '', `?${new URLSearchParams(new FormData(form))}`));
 }

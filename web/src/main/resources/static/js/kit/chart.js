@@ -4,8 +4,28 @@ const d3 = globalThis.d3;
 
 /** A drawing with a text alternative, scaled to its place. */
 export function drawing(place, width, height, says) {
+  if (document.body.dataset.us) queueMicrotask(() => tellScale(place));
   return d3.select(place).append('svg').attr('class', 'chart').attr('viewBox', `0 0 ${width} ${height}`)
     .attr('role', 'img').attr('aria-label', says);
+}
+
+/** The symbol among these that a text of a drawing names at its end: "g", "Depth, cm", "difference, g; shaded …". */
+export function unitNamed(text, symbols) {
+  const words = text.split(';')[0].split(', ').pop().trim();
+  return symbols.find((symbol) => symbol === words) ?? null;
+}
+
+/** Axes stay metric; a line under the drawing says what their units are in US measures. */
+function tellScale(place) {
+  const scales = JSON.parse(document.body.dataset.us);
+  const named = [...place.querySelectorAll('svg.chart > text, svg.chart g > text')]
+    .map((one) => unitNamed(one.textContent, Object.keys(scales))).filter(Boolean);
+  place.querySelector('.us-scale')?.remove();
+  if (!named.length) return;
+  const line = document.createElement('p');
+  line.className = 'hint us-scale';
+  line.textContent = [...new Set(named)].map((symbol) => scales[symbol]).join('; ');
+  place.append(line);
 }
 
 /** Hours for an axis: whole days when the time is long, else hours. */

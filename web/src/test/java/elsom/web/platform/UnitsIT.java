@@ -50,6 +50,15 @@ class UnitsIT {
     }
 
     @Test
+    void whatScriptsShowHasBothAndDrawingsGetTheirScale() throws Exception {
+        String pots = "/column/pots?depth=12&gravel=0";
+        assertThat(get(pots, "units=us")).contains(" mL (").contains(" cm (");
+        assertThat(get(pots, "units=metric")).doesNotContain("(");
+        assertThat(get("/column", "units=us")).contains("2.54 cm are 1 in");
+        assertThat(get("/column", "units=metric")).doesNotContain("are 1 in");
+    }
+
+    @Test
     void theSwitchKeepsItOnTheDeviceAndComesBack() throws Exception {
         HttpResponse<String> answer = new Web(port).post("/units", Map.of("us", "true", "back", "/sums"));
         assertThat(answer.statusCode()).isEqualTo(303);
