@@ -317,6 +317,14 @@ public final class PlanCheck {
     private void unread() {
         Set<EndpointCode> asked =
                 plan.asked().questions().stream().map(Question::endpoint).collect(Collectors.toSet());
+        plan.asked().measures().stream()
+                .filter(measure -> !measure.endpoint().measured())
+                .filter(measure -> asked.contains(measure.endpoint().code()) || measure.weight() > 0)
+                .forEach(measure -> flag(
+                        Flag.Severity.WRONG,
+                        Sentence.inside(measure.endpoint().name()) + " is written in words and can't be compared.",
+                        "Words have no mean and no scatter, so the question would never be answered.",
+                        "Score it with anchors, or put the units in order of it."));
         Map<Boolean, List<Measure>> unread = plan.unread().stream()
                 .collect(Collectors.partitioningBy(
                         measure -> asked.contains(measure.endpoint().code())));

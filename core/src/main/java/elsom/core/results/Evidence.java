@@ -102,9 +102,19 @@ public final class Evidence {
         return looksOf(endpoint).stream().reduce((a, b) -> b);
     }
 
-    /** Measures that have a reading up to the chosen look, in the plan's order. */
+    /** Measures with values that have a reading up to the chosen look, in the plan's order. */
     public List<Measure> measured() {
+        return read(true);
+    }
+
+    /** Endpoints in words that have a reading up to the chosen look, in the plan's order. */
+    public List<Measure> written() {
+        return read(false);
+    }
+
+    private List<Measure> read(boolean measured) {
         return plan.asked().measures().stream()
+                .filter(measure -> measure.endpoint().measured() == measured)
                 .filter(measure -> lookOf(measure.endpoint().code()).isPresent())
                 .toList();
     }

@@ -68,6 +68,7 @@ public record Findings(
         analyses.forEach(analysis -> analysis.add(evidence, draft));
         new DepthAnswers().add(evidence, draft);
         new AgreementAnswers().add(evidence, draft);
+        new WrittenAnswers().add(evidence, draft);
         if (draft.answers.isEmpty()) {
             draft.answers.add(Answered.unasked(new Verdict(
                     Verdict.Firmness.CANT_TELL,

@@ -76,6 +76,9 @@ public final class UnitValues {
         if (endpoint.counting() == Counting.COUNT_OF) {
             return EndpointKind.COUNT_OF;
         }
+        if (endpoint.counting() == Counting.PLACE) {
+            return EndpointKind.SCORE;
+        }
         return switch (endpoint.unit().dimension()) {
             case SCORE -> EndpointKind.SCORE;
             case TIME -> EndpointKind.TIME;

@@ -50,9 +50,19 @@ public enum HandMeter {
 
     /** What is wrong with one. */
     public enum Fault {
-        NONE,
-        NO_POWER,
-        NOT_ZEROED
+        NONE("working"),
+        NO_POWER("without power"),
+        NOT_ZEROED("not zeroed");
+
+        private final String label;
+
+        Fault(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
     }
 
     public String label() {

@@ -6,6 +6,10 @@ public enum Counting {
     SINGLE,
     /** One value that a sensor's series gives; it is not read by hand. */
     SENSED,
+    /** A place among the units it is compared with, 1 the best. */
+    PLACE,
+    /** Words, kept as they were typed; nothing is worked out from them. */
+    WORDS,
     /** Several sub-readings, averaged before statistics see them. */
     SUB_READINGS,
     /** A count out of a known number, such as 7 of 8. */

@@ -56,6 +56,26 @@ public record Endpoint(
         return new Endpoint(code, name, unit, Counting.SINGLE, 1, lowest, highest, decimals, null);
     }
 
+    /** A place among units that are ranked side by side, 1 the best. */
+    public static Endpoint place(EndpointCode code, String name) {
+        return new Endpoint(code, name, UnitOfMeasure.COUNT, Counting.PLACE, 1, 1, Bounds.COUNTED, 0, null);
+    }
+
+    /** What is seen, in words: the value only says that there are some. */
+    public static Endpoint words(EndpointCode code, String name) {
+        return new Endpoint(code, name, UnitOfMeasure.COUNT, Counting.WORDS, 1, 0, 1, 0, null);
+    }
+
+    /** Whether something can be worked out from its values. */
+    public boolean measured() {
+        return counting != Counting.WORDS;
+    }
+
+    /** Whether what was typed says more than the value. */
+    public boolean keepsText() {
+        return takesSymptoms() || counting == Counting.WORDS;
+    }
+
     /** How many readings one unit has at a look. */
     public int readingsEach() {
         return counting == Counting.SUB_READINGS ? size : 1;

@@ -1,6 +1,5 @@
 package elsom.core.trial;
 
-import elsom.core.quantity.Decimals;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -43,21 +42,10 @@ public final class TrialRecord {
         this.log = log;
         this.mishaps = List.copyOf(mishaps);
         this.endings = endings(mishaps);
+        // What is skipped counts in the progress.
+        this.beside = beside;
         this.progress =
                 progress.isEmpty() ? setup.looks.stream().map(this::counted).toList() : List.copyOf(progress);
-        this.beside = beside;
-    }
-
-    /** What is done and kept beside readings. */
-    private record Beside(List<Chore> chores, List<Given> given, List<SecondScore> again, List<Turn> turns) {
-        private static final Beside NOTHING = new Beside(List.of(), List.of(), List.of(), List.of());
-
-        Beside {
-            chores = List.copyOf(chores);
-            given = List.copyOf(given);
-            again = List.copyOf(again);
-            turns = List.copyOf(turns);
-        }
     }
 
     /**
@@ -114,8 +102,23 @@ public final class TrialRecord {
 
     /** This trial with what else is to be done in it. */
     public TrialRecord with(List<Chore> planned) {
+        return new TrialRecord(trial, setup, log, mishaps, progress, beside.chores(planned));
+    }
+
+    /**
+     * This trial with what is kept beside its readings, in all.
+     *
+     * @throws IllegalArgumentException if some of it is of something that the trial does not have
+     */
+    public TrialRecord with(Beside all) {
+        if (all.equals(beside)) {
+            return this;
+        }
+        all.problem(this).ifPresent(problem -> {
+            throw new IllegalArgumentException(problem);
+        });
         return new TrialRecord(
-                trial, setup, log, mishaps, progress, new Beside(planned, beside.given, beside.again, beside.turns));
+                trial, setup, log, mishaps, all.skips().equals(beside.skips()) ? progress : List.of(), all);
     }
 
     /** This trial with its units on other places. */
@@ -148,32 +151,6 @@ public final class TrialRecord {
     /** This trial with what went wrong in it, in all. */
     public TrialRecord withMishaps(List<Mishap> all) {
         return all.equals(mishaps) ? this : new TrialRecord(trial, setup, log, all, List.of(), beside);
-    }
-
-    /**
-     * This trial with what its units were given, in all.
-     *
-     * @throws IllegalArgumentException if an entry is of a unit that the trial does not have
-     */
-    public TrialRecord withGiven(List<Given> all) {
-        all.stream()
-                .filter(entry -> !setup.unitsByCode
-                        .keySet()
-                        .containsAll(entry.millilitres().keySet()))
-                .findFirst()
-                .ifPresent(entry -> {
-                    throw new IllegalArgumentException(
-                            "entry " + entry.number() + " of water and feed is of a unit that the trial does not have");
-                });
-        return all.equals(beside.given)
-                ? this
-                : new TrialRecord(
-                        trial,
-                        setup,
-                        log,
-                        mishaps,
-                        progress,
-                        new Beside(beside.chores, all, beside.again, beside.turns));
     }
 
     /**
@@ -260,63 +237,36 @@ public final class TrialRecord {
         return mishaps;
     }
 
-    /**
-     * This trial with what was scored again, in all.
-     *
-     * @throws IllegalArgumentException if a score is of something that the trial does not read
-     */
-    public TrialRecord withScoredAgain(List<SecondScore> all) {
-        all.stream()
-                .filter(score -> !has(new ReadingRef(score.unit(), score.look(), score.endpoint()))
-                        || !endpoint(score.endpoint()).allows(score.value()))
-                .findFirst()
-                .ifPresent(score -> {
-                    throw new IllegalArgumentException("a second score is of " + score.unit() + ", look " + score.look()
-                            + ", " + score.endpoint() + ": " + Decimals.upTo(score.value(), 3)
-                            + ", which the trial does not read");
-                });
-        return all.equals(beside.again)
-                ? this
-                : new TrialRecord(
-                        trial,
-                        setup,
-                        log,
-                        mishaps,
-                        progress,
-                        new Beside(beside.chores, beside.given, all, beside.turns));
-    }
-
-    /** This trial with the times its units were moved on, in all. */
-    public TrialRecord withTurns(List<Turn> all) {
-        return all.equals(beside.turns)
-                ? this
-                : new TrialRecord(
-                        trial,
-                        setup,
-                        log,
-                        mishaps,
-                        progress,
-                        new Beside(beside.chores, beside.given, beside.again, all));
-    }
-
     /** Times its units were moved on within their blocks, as written down, in order. */
     public List<Turn> turns() {
-        return beside.turns;
+        return beside.turns();
     }
 
     /** Scores that another station made without seeing the first, in order of entry. */
     public List<SecondScore> scoredAgain() {
-        return beside.again;
+        return beside.again();
     }
 
     /** Water and feed that units were given, in order of entry, withdrawn entries too. */
     public List<Given> given() {
-        return beside.given;
+        return beside.given();
+    }
+
+    /** What is kept beside readings, in all. */
+    public Beside beside() {
+        return beside;
+    }
+
+    /** Why an endpoint is not read at a look; empty when it is. */
+    public Optional<Skip> skipped(int look, EndpointCode endpoint) {
+        return beside.skips().stream()
+                .filter(skip -> skip.look() == look && skip.endpoint().equals(endpoint))
+                .findFirst();
     }
 
     /** What is to be done besides looks, in order of time. */
     public List<Chore> chores() {
-        return beside.chores;
+        return beside.chores();
     }
 
     public Treatment treatment(int number) {

@@ -8,12 +8,15 @@ import elsom.core.seedling.InjuryScore;
 import java.util.Optional;
 import java.util.regex.Matcher;
 
-/** What was made of a reading somebody typed, at the bench or in a file: an amount that its endpoint can have. */
+/** What was made of a reading somebody typed, at the bench or in a file: what its endpoint can have. */
 public final class TypedReading {
     private TypedReading() {}
 
-    /** Reads "48.5 g", a total with its tare, "1.85 at 18 °C", or "7 of 10" for a count; refuses what the endpoint can't have, with the range it can. */
+    /** Reads "48.5 g", a total with its tare, "1.85 at 18 °C", "7 of 10" for a count, or words; refuses what the endpoint can't have, with the range it can. */
     public static Typed of(String text, Endpoint endpoint) {
+        if (endpoint.counting() == Counting.WORDS) {
+            return words(text, endpoint);
+        }
         Matcher counted = CountedOf.TYPED.matcher(text.strip());
         if (endpoint.counting() == Counting.COUNT_OF && counted.matches()) {
             return counted(text, endpoint, counted);
@@ -25,6 +28,16 @@ public final class TypedReading {
             }
         }
         return number(text, text, endpoint);
+    }
+
+    private static Typed words(String text, Endpoint endpoint) {
+        Quantity some = new Quantity(1, UnitOfMeasure.COUNT);
+        return text.isBlank() || text.strip().length() > Reading.LONGEST_TEXT
+                ? new Typed.Refused(
+                        text,
+                        endpoint.name() + " is written in words, at most " + Reading.LONGEST_TEXT + " characters",
+                        "root tips brown")
+                : new Typed.Understood(text, some, some);
     }
 
     private static Typed scored(String text, Endpoint endpoint, InjuryScore score) {

@@ -84,7 +84,7 @@ class RotationTest {
         assertThat(due.number()).isEqualTo(2);
         assertThat(due.from().units()).isEqualTo(Rotation.after(record.units(), 1));
         assertThat(due.to().units()).isEqualTo(Rotation.after(record.units(), 2));
-        TrialRecord once = planned.withTurns(List.of(new Turn(1, later.minus(week), "Bench A")));
+        TrialRecord once = planned.with(planned.beside().turns(List.of(new Turn(1, later.minus(week), "Bench A"))));
         assertThat(Rotation.at(once, later).units()).isEqualTo(Rotation.after(record.units(), 1));
         assertThat(Rotation.next(once, later).number()).isEqualTo(2);
         assertThat(Rotation.at(once, record.trial().start()).units()).isEqualTo(record.units());

@@ -29,8 +29,8 @@ class CareTest {
 
     @Test
     void everyTreatmentsShareIsAUnitsMean() {
-        TrialRecord watered =
-                record.withGiven(List.of(each(1, GivenKind.WATER, 40, 50), each(2, GivenKind.WATER, 20, 20)));
+        TrialRecord watered = record.with(
+                record.beside().given(List.of(each(1, GivenKind.WATER, 40, 50), each(2, GivenKind.WATER, 20, 20))));
         assertThat(CareTotals.of(watered))
                 .extracting(CareTotals.Total::millilitres, CareTotals.Total::times)
                 .containsExactly(
@@ -40,13 +40,13 @@ class CareTest {
     /** 60 and 80 mL lie 14 % off their mean of 70, 66 and 74 only 6 %. */
     @Test
     void aTenthMoreOrLessIsFlaggedAndMeantOrNot() {
-        TrialRecord uneven = record.withGiven(List.of(each(1, GivenKind.FEED, 60, 80)));
+        TrialRecord uneven = record.with(record.beside().given(List.of(each(1, GivenKind.FEED, 60, 80))));
         Flag flag = UnevenCare.of(uneven, true).get(0);
         assertThat(flag.severity()).isEqualTo(Flag.Severity.CAUTION);
         assertThat(flag.seen()).contains("60 mL", "80 mL", "70 mL");
-        TrialRecord watered = record.withGiven(List.of(each(1, GivenKind.WATER, 60, 80)));
+        TrialRecord watered = record.with(record.beside().given(List.of(each(1, GivenKind.WATER, 60, 80))));
         assertThat(UnevenCare.of(watered, true)).extracting(Flag::severity).containsExactly(Flag.Severity.NOTE);
-        assertThat(UnevenCare.of(record.withGiven(List.of(each(1, GivenKind.FEED, 66, 74))), true))
+        assertThat(UnevenCare.of(record.with(record.beside().given(List.of(each(1, GivenKind.FEED, 66, 74)))), true))
                 .isEmpty();
     }
 
@@ -77,7 +77,8 @@ class CareTest {
     void waterForAUnitThatIsNotThereIsRefused() {
         Given stray =
                 new Given(1, GivenKind.WATER, "", Map.of(new UnitCode("Z99"), 5.0), WaterTrial.START, "Bench A", null);
-        assertThatThrownBy(() -> record.withGiven(List.of(stray))).hasMessageContaining("does not have");
+        assertThatThrownBy(() -> record.with(record.beside().given(List.of(stray))))
+                .hasMessageContaining("does not have");
         assertThatThrownBy(() -> new Given(
                         1, GivenKind.WATER, "", Map.of(new UnitCode("K22"), -5.0), WaterTrial.START, "Bench A", null))
                 .isInstanceOf(IllegalArgumentException.class);

@@ -67,7 +67,7 @@ class SecondScoresTest {
                 .isNotEqualTo(SecondWalk.of(record, look, EndpointCode.INJURY, "Bench C")
                         .units());
         ExperimentalUnit first = other.next().orElseThrow();
-        TrialRecord begun = record.withScoredAgain(List.of(again(first, "Bench B", 3)));
+        TrialRecord begun = record.with(record.beside().again(List.of(again(first, "Bench B", 3))));
         SecondWalk after = SecondWalk.of(begun, look, EndpointCode.INJURY, "Bench B");
         assertThat(after.done()).isEqualTo(1);
         assertThat(after.next().orElseThrow()).isEqualTo(other.units().get(1));
@@ -78,11 +78,12 @@ class SecondScoresTest {
     @Test
     void aSecondScoreLeavesTheReadingsAndTheProgressAsTheyAre() {
         TrialRecord record = scoredBy("Bench A");
-        TrialRecord twice = record.withScoredAgain(List.of(again(record.units().get(0), "Bench B", 9)));
+        TrialRecord twice =
+                record.with(record.beside().again(List.of(again(record.units().get(0), "Bench B", 9))));
         assertThat(twice.readings()).isEqualTo(record.readings());
         assertThat(twice.progress(look)).isEqualTo(record.progress(look));
-        assertThatThrownBy(() ->
-                        record.withScoredAgain(List.of(again(record.units().get(0), "Bench B", 11))))
+        assertThatThrownBy(() -> record.with(
+                        record.beside().again(List.of(again(record.units().get(0), "Bench B", 11)))))
                 .hasMessageContaining("which the trial does not read");
     }
 
@@ -95,7 +96,7 @@ class SecondScoresTest {
                 .toList();
         AgreementResult result = Protocols.find(record.trial().protocol())
                 .orElseThrow()
-                .findings(Evidence.of(plan, record.withScoredAgain(scores), OptionalInt.empty()))
+                .findings(Evidence.of(plan, record.with(record.beside().again(scores)), OptionalInt.empty()))
                 .sections(Section.Agreed.class)
                 .get(0)
                 .result();

@@ -136,9 +136,11 @@ class BenchController {
                         ? new Understanding(false, refused.message())
                         : new Understanding(
                                 true,
-                                measures.told(((Typed.Understood) TypedReading.of(text, known))
-                                        .stored()
-                                        .show(known.decimals() + 1))))
+                                known.measured()
+                                        ? measures.told(((Typed.Understood) TypedReading.of(text, known))
+                                                .stored()
+                                                .show(known.decimals() + 1))
+                                        : ""))
                 .orElseThrow(() -> missing(trial, "endpoint " + endpoint));
     }
 

@@ -42,6 +42,7 @@ record BenchData(long trial, int look, String lookName, String timing, String st
      * @param key unit, endpoint and sub-reading in one
      * @param lost the number of the mishap that ended the unit; 0 while it stands
      * @param possible whether there is something to read: false for the roots of none rooted
+     * @param words whether it is written in words
      * @param plant whose drawing symptoms are picked on; empty where none are
      * @param meter the instrument held to the unit that reads it; empty where none does
      * @param among how many were set up, for a count; 0 for the rest
@@ -59,6 +60,7 @@ record BenchData(long trial, int look, String lookName, String timing, String st
             String symbol,
             int lost,
             boolean possible,
+            boolean words,
             String plant,
             String meter,
             int among,
@@ -154,6 +156,7 @@ record BenchData(long trial, int look, String lookName, String timing, String st
                         ? 0
                         : record.ended(unit.code()).orElseThrow().number(),
                 record.possible(ref),
+                !endpoint.measured(),
                 endpoint.takesSymptoms() ? plant(record, unit) : "",
                 HandMeter.of(endpoint).map(HandMeter::label).orElse(""),
                 endpoint.counting() == Counting.COUNT_OF ? endpoint.size() : 0,
@@ -176,7 +179,11 @@ record BenchData(long trial, int look, String lookName, String timing, String st
         return new Current(
                 reading.id().value(),
                 reading.typedText(),
-                number(value, endpoint.decimals()) + symbol(endpoint.unit(), value) + symptoms(reading, endpoint));
+                !endpoint.measured()
+                        ? reading.typedText()
+                        : number(value, endpoint.decimals())
+                                + symbol(endpoint.unit(), value)
+                                + symptoms(reading, endpoint));
     }
 
     private static String symptoms(Reading reading, Endpoint endpoint) {

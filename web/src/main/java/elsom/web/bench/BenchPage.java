@@ -5,6 +5,7 @@ import elsom.core.protocol.Step;
 import elsom.core.quantity.Dimension;
 import elsom.core.seedling.InjuryScore;
 import elsom.core.seedling.SeedlingPart;
+import elsom.core.sim.HandMeter;
 import elsom.core.sim.ScaleFault;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.ExperimentalUnit;
@@ -13,6 +14,7 @@ import elsom.core.trial.LookTiming;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.MishapKind;
 import elsom.core.trial.SecondWalk;
+import elsom.core.trial.Skip;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import elsom.core.trial.Walk;
@@ -46,13 +48,19 @@ record BenchPage(
         List<MishapLine> mishaps,
         List<ScaleFault> scaleFaults,
         ScaleFault scaleFault,
+        List<HandMeter.Fault> meterFaults,
         boolean weighs,
         boolean walks,
         List<SeedlingPart> parts,
-        List<Scored> scored) {
+        List<Scored> scored,
+        List<Scored> skippable,
+        List<SkipLine> skips) {
 
     /** A score of the look that a second pair of eyes can make again. */
     record Scored(String code, String name) {}
+
+    /** What is not read at the look. */
+    record SkipLine(String code, String name, String reason, String when) {}
 
     /** Something that went wrong, and whether it can still be taken back. */
     record MishapLine(int number, String what, String units, String note, String when) {}
@@ -103,6 +111,7 @@ record BenchPage(
                 mishaps(record),
                 Arrays.asList(ScaleFault.values()),
                 scaleFault,
+                List.of(HandMeter.Fault.values()),
                 look.endpoints().stream()
                         .anyMatch(code -> record.endpoint(code).unit().dimension() == Dimension.MASS),
                 Walk.byHand(record, look).size() > 1,
@@ -113,7 +122,24 @@ record BenchPage(
                         .map(record::endpoint)
                         .filter(SecondWalk::scored)
                         .map(endpoint -> new Scored(endpoint.code().value(), endpoint.name()))
-                        .toList());
+                        .toList(),
+                Walk.byHand(record, look).stream()
+                        .filter(code -> Skip.problem(record, look, code).isEmpty())
+                        .map(record::endpoint)
+                        .map(endpoint -> new Scored(endpoint.code().value(), endpoint.name()))
+                        .toList(),
+                skips(record, look));
+    }
+
+    private static List<SkipLine> skips(TrialRecord record, Look look) {
+        return record.beside().skips().stream()
+                .filter(skip -> skip.look() == look.number())
+                .map(skip -> new SkipLine(
+                        skip.endpoint().value(),
+                        record.endpoint(skip.endpoint()).name(),
+                        skip.reason(),
+                        Times.dayAndTime(skip.at(), record.trial().zone()) + ", " + skip.station()))
+                .toList();
     }
 
     private static BenchMap.Face face(
@@ -122,7 +148,8 @@ record BenchPage(
         long possible = tasks.stream().filter(BenchData.Task::possible).count();
         List<String> read = tasks.stream()
                 .flatMap(task -> Optional.ofNullable(task.current()).stream())
-                .map(current -> current.value().replaceFirst(" (?:g|points?)(?:,.*)?$", ""))
+                .map(current ->
+                        tasks.get(0).words() ? "✓" : current.value().replaceFirst(" (?:g|points?)(?:,.*)?$", ""))
                 .toList();
         String value = read.isEmpty() ? "" : tasks.size() == 1 ? read.get(0) : read.size() + " of " + possible;
         BenchMap.State state = unit.code().value().equals(start)

@@ -3,11 +3,13 @@ package elsom.web.bench;
 import elsom.core.plan.Plan;
 import elsom.core.protocol.Concern;
 import elsom.core.protocol.Protocols;
+import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Typed;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
+import elsom.core.trial.PlaceCheck;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.ReadingRef;
@@ -63,7 +65,9 @@ class Entries {
         if (typed instanceof Typed.Refused refused) {
             return refused(record, form, refused.message());
         }
-        Optional<String> impossible = SymptomCheck.problem(record, ref, form.text(), () -> sown(record, ref));
+        double value = ((Typed.Understood) typed).stored().value();
+        Optional<String> impossible = SymptomCheck.problem(record, ref, form.text(), () -> sown(record, ref))
+                .or(() -> PlaceCheck.problem(record, ref, value));
         if (impossible.isPresent()) {
             return refused(record, form, impossible.get());
         }
@@ -71,19 +75,28 @@ class Entries {
         Entered entered = logbook.enter(trial, reading(record, form, ref, understood, station));
         TrialRecord after = trials.snapshot(trial);
         if (entered instanceof Entered.Saved saved) {
-            // A unit's neighbours are those of its treatment, so in a blind trial they would tell on it.
-            Optional<Concern> concern = record.trial().blind()
-                    ? Optional.empty()
-                    : Protocols.find(record.trial().protocol())
-                            .orElseThrow()
-                            .concern(after, ref, understood.stored().value());
+            Optional<String> odd = odd(after, ref, value);
             return answer(
-                    concern.isPresent() ? EntryAnswer.Status.ODD : EntryAnswer.Status.SAVED,
+                    odd.isPresent() ? EntryAnswer.Status.ODD : EntryAnswer.Status.SAVED,
                     after,
                     saved.reading().ref(),
-                    concern.map(Concern::sentence).orElse(""));
+                    odd.orElse(""));
         }
         return answer(EntryAnswer.Status.STALE, after, ref, staleMessage(after, (Entered.Stale) entered));
+    }
+
+    /** What looks odd about a value that was entered. */
+    private static Optional<String> odd(TrialRecord record, ReadingRef ref, double value) {
+        Optional<String> shared = PlaceCheck.shared(record, ref, value)
+                .map(others -> "Saved. " + others + " has place " + Decimals.upTo(value, 0)
+                        + " here too: is it shared, or does one of them stand elsewhere?");
+        // A unit's neighbours are those of its treatment, so in a blind trial they would tell on it.
+        return shared.isPresent() || record.trial().blind()
+                ? shared
+                : Protocols.find(record.trial().protocol())
+                        .orElseThrow()
+                        .concern(record, ref, value)
+                        .map(Concern::sentence);
     }
 
     /** Whether a unit has seeds or plants, and has them by that look: sowings may be days apart. */

@@ -57,12 +57,11 @@ class WaterController {
             model.addAttribute("page", ClosedPage.beforeStart(TrialHeader.of(record, now, TrialHeader.Step.BENCH)));
             return "kit/closed";
         }
-        model.addAttribute(
-                "page", WaterPage.of(record, now, station, new WaterForm.Checked(WaterForm.EMPTY, 0, Map.of())));
+        model.addAttribute("page", WaterPage.of(record, now, station, WaterForm.Checked.NOTHING));
         return "bench/water";
     }
 
-    /** As much for each unit of a treatment, or of all. */
+    /** As much for each unit of a treatment, of all, or of those that are named. */
     @PostMapping
     ModelAndView give(
             @PathVariable long trial,
@@ -70,11 +69,12 @@ class WaterController {
             @RequestParam(defaultValue = "") String what,
             @RequestParam(defaultValue = "") String amount,
             @RequestParam(defaultValue = "0") int treatment,
+            @RequestParam(defaultValue = "") String units,
             @RequestParam UUID token,
             Station station) {
-        WaterForm form = new WaterForm(kind, what, amount, treatment, token);
+        WaterForm form = new WaterForm(kind, what, amount, treatment, units, token);
         TrialRecord record = trials.snapshot(new TrialId(trial));
-        WaterForm.Checked read = form.checked();
+        WaterForm.Checked read = form.checked(record);
         if (!read.problems().isEmpty()) {
             return new ModelAndView(
                     "bench/water",
@@ -82,10 +82,7 @@ class WaterController {
                     HttpStatus.UNPROCESSABLE_CONTENT);
         }
         Map<UnitCode, Double> amounts = new LinkedHashMap<>();
-        record.units().stream()
-                .filter(unit -> form.treatment() == 0 || unit.treatment() == form.treatment())
-                .filter(unit -> record.ended(unit.code()).isEmpty())
-                .forEach(unit -> amounts.put(unit.code(), read.millilitres()));
+        read.units().forEach(unit -> amounts.put(unit.code(), read.millilitres()));
         if (amounts.isEmpty()) {
             throw new Refusal("No unit of that treatment stands any more.");
         }

@@ -2,11 +2,13 @@ package elsom.web.bench;
 
 import elsom.core.quantity.Decimals;
 import elsom.core.trial.CareTotals;
+import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Given;
 import elsom.core.trial.GivenKind;
 import elsom.core.trial.Refill;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
+import elsom.web.kit.BenchMap;
 import elsom.web.kit.Json;
 import elsom.web.kit.Places;
 import elsom.web.kit.Swatch;
@@ -37,6 +39,7 @@ public record WaterPage(
         boolean weighed,
         List<Total> totals,
         List<Entry> log,
+        BenchMap map,
         UUID token) {
     private static final int MOST_SHOWN = 40;
     private static final int FEW = 6;
@@ -82,7 +85,14 @@ public record WaterPage(
                                 Decimals.upTo(total.millilitres(), 0) + " mL"))
                         .toList(),
                 log(record),
+                BenchMap.of(record, unit -> face(record, unit)),
                 UUID.randomUUID());
+    }
+
+    /** A unit to be picked. */
+    private static BenchMap.Face face(TrialRecord record, ExperimentalUnit unit) {
+        BenchMap.State state = record.ended(unit.code()).isPresent() ? BenchMap.State.LOST : BenchMap.State.TODO;
+        return new BenchMap.Face("", state, "/trials/" + record.trial().id() + "/units/" + unit.code());
     }
 
     private static String target(TrialRecord record, UnitCode unit) {

@@ -4,6 +4,7 @@ import elsom.core.mix.Quarantine;
 import elsom.core.plan.Plan;
 import elsom.core.quantity.Decimals;
 import elsom.core.sim.LabAnswer;
+import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
@@ -216,7 +217,9 @@ class DemoGrowth {
         List<NewReading> readings = new ArrayList<>();
         for (EndpointCode code : Walk.byHand(record, look)) {
             Endpoint endpoint = record.endpoint(code);
-            for (int sub = 1; sub <= endpoint.readingsEach(); sub++) {
+            // A sensor has read it already.
+            int subs = endpoint.counting() == Counting.SENSED ? 0 : endpoint.readingsEach();
+            for (int sub = 1; sub <= subs; sub++) {
                 Case seen = new Case(record.treatment(unit), endpoint, look.hoursAfterStart() / 24, noise, vigour);
                 String number = Decimals.fixed(
                         Math.max(endpoint.lowest(), Math.min(endpoint.highest(), truth.of(seen))), endpoint.decimals());

@@ -41,17 +41,8 @@ class HandMeterController {
             @RequestParam String endpoint,
             @RequestParam(defaultValue = "1") int sub) {
         TrialRecord record = trials.key(new TrialId(trial));
-        ReadingRef what;
-        try {
-            what = new ReadingRef(new UnitCode(unit), look, new EndpointCode(endpoint), sub);
-        } catch (IllegalArgumentException malformed) {
-            throw new Refusal("There is no such unit to measure.");
-        }
-        if (!record.has(what)) {
-            throw new Refusal("There is no such unit to measure.");
-        }
-        HandMeter meter = HandMeter.of(record.endpoint(what.endpoint()))
-                .orElseThrow(() -> new Refusal("No instrument reads that; type it."));
+        ReadingRef what = what(record, unit, look, endpoint, sub);
+        HandMeter meter = meter(record, what);
         return meters.read(meter, record, what)
                 .map(display -> new Shown(display, ""))
                 .orElseGet(() -> new Shown(
@@ -59,9 +50,35 @@ class HandMeterController {
                         "The " + meter.label() + " does not answer. Is there power in it? You can type the value."));
     }
 
+    /** Makes something wrong with the simulated instrument that reads this. */
     @PostMapping("/fault")
-    Shown fault(@RequestParam HandMeter meter, @RequestParam HandMeter.Fault fault) {
+    Shown fault(
+            @RequestParam long trial,
+            @RequestParam String unit,
+            @RequestParam int look,
+            @RequestParam String endpoint,
+            @RequestParam(defaultValue = "1") int sub,
+            @RequestParam HandMeter.Fault fault) {
+        TrialRecord record = trials.key(new TrialId(trial));
+        HandMeter meter = meter(record, what(record, unit, look, endpoint, sub));
         meters.setFault(meter, fault);
-        return new Shown("", "");
+        return new Shown("", "The " + meter.label() + " is now: " + fault.label() + ".");
+    }
+
+    private static ReadingRef what(TrialRecord record, String unit, int look, String endpoint, int sub) {
+        try {
+            ReadingRef what = new ReadingRef(new UnitCode(unit), look, new EndpointCode(endpoint), sub);
+            if (record.has(what)) {
+                return what;
+            }
+        } catch (IllegalArgumentException malformed) {
+            throw new Refusal("There is no such unit to measure.");
+        }
+        throw new Refusal("There is no such unit to measure.");
+    }
+
+    private static HandMeter meter(TrialRecord record, ReadingRef what) {
+        return HandMeter.of(record.endpoint(what.endpoint()))
+                .orElseThrow(() -> new Refusal("No instrument reads that; type it."));
     }
 }

@@ -46,6 +46,7 @@ enum PackageFile {
     TURNS("turns", "number:integer turned_at:datetime station:string"),
     SECOND_SCORES(
             "second_scores", "unit:string look:integer endpoint:string station:string score:number scored_at:datetime"),
+    SKIPS("skips", "look:integer endpoint:string reason:string skipped_at:datetime station:string"),
     AMENDMENTS("amendments", "number:integer at:datetime station:string reason:string changes:string"),
     QUARANTINE(
             "quarantine",
@@ -115,6 +116,7 @@ enum PackageFile {
         return this == GIVEN
                 || this == TURNS
                 || this == SECOND_SCORES
+                || this == SKIPS
                 || this == AMENDMENTS
                 || this == QUARANTINE
                 || this == LOTS

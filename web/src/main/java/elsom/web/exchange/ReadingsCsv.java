@@ -115,7 +115,7 @@ final class ReadingsCsv {
         Typed.Understood value = value(row, endpoint);
         Optional<Reading> standing = record.current(ref);
         if (standing.map(reading -> same(reading, value)
-                        && (!endpoint.takesSymptoms()
+                        && (!endpoint.keepsText()
                                 || typed(row, endpoint)
                                         .map(reading.typedText()::equals)
                                         .orElse(true)))

@@ -14,6 +14,7 @@ import elsom.core.quantity.Bounds;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Bench;
 import elsom.core.trial.BenchPosition;
+import elsom.core.trial.Beside;
 import elsom.core.trial.Container;
 import elsom.core.trial.ContainerShape;
 import elsom.core.trial.ControlKind;
@@ -35,6 +36,7 @@ import elsom.core.trial.ReadingId;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.SecondScore;
 import elsom.core.trial.Side;
+import elsom.core.trial.Skip;
 import elsom.core.trial.Texture;
 import elsom.core.trial.Tint;
 import elsom.core.trial.Treatment;
@@ -109,6 +111,7 @@ final class TrialPackageReader {
         List<Turn> turns = rows(
                 PackageFile.TURNS, row -> new Turn(row.whole("number"), row.instant("turned_at"), row.text("station")));
         List<SecondScore> again = rows(PackageFile.SECOND_SCORES, TrialPackageReader::secondScore);
+        List<Skip> skips = rows(PackageFile.SKIPS, TrialPackageReader::skip);
         List<Amendment> amendments = rows(PackageFile.AMENDMENTS, TrialPackageReader::amendment);
         List<Quarantine> quarantines = rows(PackageFile.QUARANTINE, TrialPackageReader::quarantine);
         List<Lot> lots = ShelfPackage.lots(files, problems);
@@ -119,9 +122,7 @@ final class TrialPackageReader {
         try {
             TrialRecord record = TrialRecord.of(
                             trial.get(0), treatments, containers, benches, units, endpoints, looks, readings, mishaps)
-                    .withGiven(GivenRows.entries(given))
-                    .withScoredAgain(again)
-                    .withTurns(turns);
+                    .with(new Beside(List.of(), GivenRows.entries(given), again, turns, skips));
             return plan(record).map(plan -> new WholeTrial(drawn(record, plan), plan, amendments, quarantines, lots));
         } catch (IllegalArgumentException inconsistent) {
             problems.add(new BadRow("", 0, "The files do not fit together: " + inconsistent.getMessage()));
@@ -373,6 +374,15 @@ final class TrialPackageReader {
                 row.choice("instrument", Instrument.class),
                 row.optional("supersedes").isPresent() ? new ReadingId(row.large("supersedes")) : null,
                 row.optional("reason").isPresent() ? row.choice("reason", CorrectionReason.class) : null);
+    }
+
+    private static Skip skip(CsvTable.Row row) {
+        return new Skip(
+                row.whole("look"),
+                new EndpointCode(row.text("endpoint")),
+                row.text("reason"),
+                row.instant("skipped_at"),
+                row.text("station"));
     }
 
     private static SecondScore secondScore(CsvTable.Row row) {

@@ -228,6 +228,9 @@ final class TrialPackageWriter {
             case SECOND_SCORES ->
                 record.scoredAgain().stream()
                         .map(s -> cells(s.unit(), s.look(), s.endpoint(), s.station(), s.value(), s.at()));
+            case SKIPS ->
+                record.beside().skips().stream()
+                        .map(s -> cells(s.look(), s.endpoint(), s.reason(), s.at(), s.station()));
             case AMENDMENTS, QUARANTINE, LOTS, LOT_FIGURES, USES -> Stream.empty();
         };
     }

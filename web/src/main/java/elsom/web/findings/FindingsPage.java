@@ -39,7 +39,7 @@ public record FindingsPage(
         return new FindingsPage(
                 TrialHeader.of(record, now, step, findings.comparedAt()),
                 findings.answers(),
-                !findings.units().isEmpty(),
+                !findings.units().isEmpty() || !sections.isEmpty(),
                 record.benches().stream()
                         .map(b -> new Choice(
                                 b.name(), links.view(b.number(), findings.comparedAt()), b.number() == bench))

@@ -17,7 +17,8 @@ public record Choices(
         List<WateringSchool> schools,
         List<DayOfWeek> days,
         List<Measurand> measurands,
-        List<SeriesSummary> summaries) {
+        List<SeriesSummary> summaries,
+        List<QuestionPart.Own> ownKinds) {
     static final Choices ALL = new Choices(
             List.of(Direction.values()),
             List.of(FactorKind.values()),
@@ -25,5 +26,6 @@ public record Choices(
             List.of(WateringSchool.values()),
             List.of(DayOfWeek.values()),
             List.of(Measurand.values()),
-            List.of(SeriesSummary.values()));
+            List.of(SeriesSummary.values()),
+            List.of(QuestionPart.Own.values()));
 }

@@ -174,6 +174,10 @@ final class QuestionPart implements Part {
             return Optional.empty();
         }
         String field = Form.name(OWN, i, "name");
+        Own kind = Problems.choice(Own.class, form.text(OWN, i, "kind"), Own.NUMBER);
+        if (kind != Own.NUMBER) {
+            return unmeasured(form, i, kind, name, before, problems);
+        }
         String spelled = form.text(OWN, i, "unit");
         Optional<UnitOfMeasure> unit =
                 spelled.isEmpty() ? Optional.of(UnitOfMeasure.COUNT) : UnitOfMeasure.spelled(spelled);
@@ -220,6 +224,41 @@ final class QuestionPart implements Part {
                         Direction.HIGHER,
                         0.2,
                         30));
+    }
+
+    /** How an endpoint of one's own is read. */
+    public enum Own {
+        NUMBER("a number"),
+        PLACE("a place, 1 the best"),
+        WORDS("words");
+
+        private final String label;
+
+        Own(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    /** A place or words: without a unit. */
+    private static Optional<Measure> unmeasured(
+            Form form, int i, Own kind, String name, List<Measure> before, Problems problems) {
+        String field = Form.name(OWN, i, "name");
+        EndpointCode code = new EndpointCode(code(name, before));
+        String limited = problems.limited(field, name, Treatment.LONGEST_NAME);
+        return problems.tried(
+                field,
+                () -> Measure.byHand(
+                        kind == Own.PLACE ? Endpoint.place(code, limited) : Endpoint.words(code, limited),
+                        problems.limited(field, form.text(OWN, i, "rule"), Measure.LONGEST_RULE),
+                        "",
+                        0,
+                        kind == Own.PLACE ? Direction.LOWER : Direction.EITHER,
+                        0.4,
+                        20));
     }
 
     /** A code made of the name, unlike those before. */

@@ -2,6 +2,7 @@ package elsom.web.trial;
 
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.Corrections;
+import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Given;
 import elsom.core.trial.GivenKind;
 import elsom.core.trial.Instrument;
@@ -10,6 +11,7 @@ import elsom.core.trial.MishapKind;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.SecondScore;
+import elsom.core.trial.Skip;
 import elsom.core.trial.Trial;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.Turn;
@@ -217,6 +219,20 @@ public class Logbook {
     public void unturn(TrialId trial, int number) {
         lock(trial);
         log.unturn(trial, number);
+    }
+
+    /** Writes down that an endpoint is not read at a look. */
+    @Transactional
+    public void skip(TrialId trial, Skip skip) {
+        lock(trial);
+        log.skip(trial, skip);
+    }
+
+    /** Reads an endpoint after all that was to be skipped. */
+    @Transactional
+    public void unskip(TrialId trial, int look, EndpointCode endpoint) {
+        lock(trial);
+        log.unskip(trial, look, endpoint);
     }
 
     /** Keeps what another station scored without seeing the first score; sent again it replaces its own. */

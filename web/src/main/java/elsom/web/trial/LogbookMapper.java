@@ -1,10 +1,12 @@
 package elsom.web.trial;
 
+import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Given;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.SecondScore;
+import elsom.core.trial.Skip;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.Turn;
 import elsom.core.trial.UnitCode;
@@ -101,6 +103,18 @@ interface LogbookMapper {
             merge into turn (trial_id, number, turned_at, station) key (trial_id, number)
             values (#{trial}, #{t.number}, #{t.at}, #{t.station})""")
     void turn(@Param("trial") TrialId trial, @Param("t") Turn turn);
+
+    @Select(
+            "select look, endpoint, reason, skipped_at, station from skip where trial_id = #{id} order by look, endpoint")
+    List<Rows.SkipRow> skips(TrialId id);
+
+    @Insert("""
+            merge into skip (trial_id, look, endpoint, reason, skipped_at, station) key (trial_id, look, endpoint)
+            values (#{trial}, #{s.look}, #{s.endpoint}, #{s.reason}, #{s.at}, #{s.station})""")
+    void skip(@Param("trial") TrialId trial, @Param("s") Skip skip);
+
+    @Delete("delete from skip where trial_id = #{trial} and look = #{look} and endpoint = #{endpoint}")
+    int unskip(@Param("trial") TrialId trial, @Param("look") int look, @Param("endpoint") EndpointCode endpoint);
 
     @Delete("delete from turn where trial_id = #{trial} and number = #{number}")
     int unturn(@Param("trial") TrialId trial, @Param("number") int number);

@@ -21,6 +21,7 @@ import elsom.core.trial.ReadingId;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.SecondScore;
 import elsom.core.trial.Side;
+import elsom.core.trial.Skip;
 import elsom.core.trial.Texture;
 import elsom.core.trial.Tint;
 import elsom.core.trial.Treatment;
@@ -162,6 +163,12 @@ final class Rows {
     record TurnRow(int number, Instant turnedAt, String station) {
         Turn of() {
             return new Turn(number, turnedAt, station);
+        }
+    }
+
+    record SkipRow(int look, EndpointCode endpoint, String reason, Instant skippedAt, String station) {
+        Skip of() {
+            return new Skip(look, endpoint, reason, skippedAt, station);
         }
     }
 

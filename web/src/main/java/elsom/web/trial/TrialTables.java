@@ -10,6 +10,7 @@ public final class TrialTables {
             "light_again",
             "lab_slip",
             "turn",
+            "skip",
             "second_score",
             "series_block",
             "series",

@@ -56,6 +56,7 @@ class TrialWriter {
             record.given().forEach(given -> given(id, given, UUID.randomUUID()));
             record.turns().forEach(turn -> log.turn(id, turn));
             record.scoredAgain().forEach(score -> log.scoreAgain(id, score));
+            record.beside().skips().forEach(skip -> log.skip(id, skip));
         }
         whole.amendments().forEach(amendment -> plans.insert(id, Rows.AmendmentRow.of(amendment)));
     }

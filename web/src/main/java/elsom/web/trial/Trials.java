@@ -4,11 +4,14 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import elsom.core.plan.Plan;
 import elsom.core.protocol.Protocols;
+import elsom.core.trial.Beside;
+import elsom.core.trial.Chore;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Given;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.Reading;
 import elsom.core.trial.SecondScore;
+import elsom.core.trial.Skip;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.Trial;
@@ -146,9 +149,7 @@ public class Trials {
         return kept.record()
                 .plus(entered)
                 .withMishaps(mishaps(id))
-                .withGiven(given(id))
-                .withScoredAgain(again(id))
-                .withTurns(turns(id));
+                .with(beside(id, kept.record().chores()));
     }
 
     /** Reads a trial while others may be writing it: what does not fit together is read again if it changed meanwhile. */
@@ -231,14 +232,19 @@ public class Trials {
                         trials.looks(id).stream().map(Rows.LookRow::look).toList(),
                         readings,
                         mishaps(id))
-                .withGiven(given(id))
-                .withScoredAgain(again(id))
-                .withTurns(turns(id))
-                .with(plan.map(Plan::chores).orElse(List.of()));
+                .with(beside(id, plan.map(Plan::chores).orElse(List.of())));
+    }
+
+    private Beside beside(TrialId id, List<Chore> chores) {
+        return new Beside(chores, given(id), again(id), turns(id), skips(id));
     }
 
     private List<Turn> turns(TrialId id) {
         return log.turns(id).stream().map(Rows.TurnRow::of).toList();
+    }
+
+    private List<Skip> skips(TrialId id) {
+        return log.skips(id).stream().map(Rows.SkipRow::of).toList();
     }
 
     private List<SecondScore> again(TrialId id) {

@@ -63,6 +63,7 @@ function show(walked = true) {
   at('value-label').textContent = task.lost ? `${task.endpointName} · it was lost, nothing is expected` : task.possible ? task.endpointName : `${task.endpointName} · none to read`;
   at('symbol').textContent = task.symbol;
   meter.stand(task.meter);
+  field.inputMode = task.words ? 'text' : 'decimal';
   field.value = drafts.of(task.key) ?? task.current?.text ?? '';
   field.setAttribute('aria-label', `${task.endpointName}, ${task.code}`);
   at('back').disabled = index === 0;
@@ -399,6 +400,7 @@ listenForKeys(field, {
   busy: () => busy,
   typedAhead: (change) => { ahead = change(ahead); },
   back: () => index > 0 && go(index - 1),
+  words: () => current().words,
   letters: { s: scale && takeFromScale, t: scale && (() => scale.tare()), u: undo, k: openWrong },
 });
 

@@ -11,9 +11,9 @@ export function startsFresh({ value, selectionStart, selectionEnd }) {
  * Listens.
  * @param {HTMLInputElement} field
  * @param {{busy: () => boolean, typedAhead: (change: (text: string) => string) => void, back: () => void,
- *   letters: Record<string, (() => void) | null>}} orders
+ *   letters: Record<string, (() => void) | null>, words?: () => boolean}} orders words: whether what is typed is text
  */
-export function listenForKeys(field, { busy, typedAhead, back, letters }) {
+export function listenForKeys(field, { busy, typedAhead, back, letters, words = () => false }) {
   document.addEventListener('keydown', (event) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     // A number typed at a page that just opened is meant for the field.
@@ -36,7 +36,7 @@ export function listenForKeys(field, { busy, typedAhead, back, letters }) {
       return;
     }
     const act = letters[event.key];
-    if (act && lettersOn() && startsFresh(field)) {
+    if (act && lettersOn() && !words() && startsFresh(field)) {
       event.preventDefault();
       act();
     }

@@ -6,6 +6,7 @@ import { STEPS, neighbour, rove, spot } from '../kit/mapkeys.js';
 export function faceText(tasks) {
   const read = tasks.filter((task) => task.current);
   if (!read.length) return '';
+  if (tasks.length === 1 && tasks[0].words) return '✓';
   return tasks.length === 1 ? read[0].current.value.replace(/ (?:g|points?)(?:,.*)?$/, '') : `${read.length} of ${tasks.filter((task) => task.possible).length}`;
 }
 
@@ -53,9 +54,9 @@ export class UnitMap {
     this.onPick([...this.picked]);
   }
 
-  /** From now on units are picked, not walked to; {@code onPick} hears which. */
+  /** From now on units are picked, not walked to, beginning with these; {@code onPick} hears which. */
   pick(first, onPick) {
-    this.picked = new Set([first]);
+    this.picked = new Set(first);
     this.onPick = onPick;
     this.mark();
     onPick([...this.picked]);

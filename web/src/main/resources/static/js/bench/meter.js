@@ -11,6 +11,8 @@ export class HandMeter {
    */
   constructor(button, what, onShown, onDark) {
     this.button = button;
+    this.line = document.getElementById('meter-fault-line');
+    document.getElementById('meter-fault').addEventListener('change', (event) => this.wrong(what(), event.target.value));
     button.addEventListener('click', async () => {
       const asked = JSON.stringify(what());
       try {
@@ -25,10 +27,22 @@ export class HandMeter {
     });
   }
 
+  /** Something is made wrong with the simulated instrument, to practise. */
+  async wrong(what, fault) {
+    try {
+      const { body } = await post('/device/hand/fault', { ...what, fault });
+      document.getElementById('meter-says').textContent = body.message;
+    } catch {
+      document.getElementById('meter-says').textContent = 'No connection to it.';
+    }
+  }
+
   /** @param {string} meter that reads the current observation; empty for none */
   stand(meter) {
     this.button.hidden = !meter;
     this.button.dataset.meter = meter;
     this.button.textContent = `Take from the ${meter}`;
+    this.line.hidden = !meter;
+    this.line.querySelector('[data-meter]').textContent = meter;
   }
 }

@@ -32,7 +32,7 @@ export class Understanding {
       try {
         const response = await fetch(`${this.url}?${new URLSearchParams({ endpoint, text })}`, { signal: AbortSignal.timeout(PATIENCE_MS) });
         const answer = await response.json();
-        if (question === this.asked) this.say(answer.good ? `understood as ${answer.text}` : answer.text, answer.good);
+        if (question === this.asked) this.say(answer.good && answer.text ? `understood as ${answer.text}` : answer.text, answer.good);
       } catch {
         if (question === this.asked) this.say('', true);
       }

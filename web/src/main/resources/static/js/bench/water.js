@@ -1,14 +1,30 @@
 // Watering by weight: weigh, give what the server works out, next. Two taps a unit.
 
 import { newToken, post } from '../kit/sending.js';
+import { UnitMap } from './map.js';
 
 const place = document.getElementById('watering');
+picking(document.getElementById('pick-units'), document.getElementById('units'));
 const at = (id) => document.getElementById(id);
 const { trial, stops } = JSON.parse(place.dataset.walk);
 let index = 0;
 let need = 0;
 let asked = 0;
 let weighing = null;
+
+/** Units tapped on the map stand in the field, and those in the field are marked on the map. */
+function picking(sheet, field) {
+  const map = new UnitMap(sheet.querySelector('.maps'), () => {});
+  const listen = () => {
+    const typed = field.value.toUpperCase().split(/[\s,;]+/).filter(Boolean);
+    // What is no unit here stays, to be put right.
+    const others = typed.filter((code) => !map.cells.has(code));
+    map.pick(typed.filter((code) => map.cells.has(code)), (codes) => { field.value = [...others, ...codes].join(' '); });
+  };
+  if (sheet.open) listen();
+  sheet.addEventListener('toggle', () => { if (sheet.open) listen(); });
+  field.addEventListener('change', () => { if (sheet.open) listen(); });
+}
 
 function show(said = '') {
   const stop = stops[index];

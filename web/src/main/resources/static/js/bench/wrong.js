@@ -23,7 +23,7 @@ export function wentWrong(map, unit, after) {
     before = document.activeElement;
     at('problem').hidden = true;
     sheet.hidden = false;
-    map.pick(unit(), (picked) => {
+    map.pick([unit()], (picked) => {
       units = picked;
       at('units').textContent = picked.length > 8 ? `${picked.length} units` : picked.join(' ') || 'none picked yet';
     });

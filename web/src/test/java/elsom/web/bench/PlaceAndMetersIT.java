@@ -85,16 +85,28 @@ class PlaceAndMetersIT {
                                     web, new ReadingRef(record.units().get(0).code(), look.number(), code), id))
                             .contains("mS/cm"));
         }
-        web.post("/device/hand/fault", Map.of("meter", "EC", "fault", "NO_POWER"));
         ReadingRef salt = new ReadingRef(
                 record.units().get(0).code(),
                 1,
                 record.look(1).orElseThrow().endpoints().get(0));
+        assertThat(fault(web, salt, id, "NO_POWER")).contains("The EC meter is now: without power.");
         assertThat(read(web, salt, id)).contains("does not answer");
-        web.post("/device/hand/fault", Map.of("meter", "EC", "fault", "NONE"));
+        fault(web, salt, id, "NONE");
         assertThat(web.get("/trials/" + id + "/bench").body())
                 .contains("take-meter")
                 .contains("EC meter");
+    }
+
+    private static String fault(Web web, ReadingRef what, TrialId trial, String fault) throws Exception {
+        return web.post(
+                        "/device/hand/fault",
+                        Map.of(
+                                "trial", trial.toString(),
+                                "unit", what.unit().value(),
+                                "look", String.valueOf(what.look()),
+                                "endpoint", what.endpoint().value(),
+                                "fault", fault))
+                .body();
     }
 
     private static String read(Web web, ReadingRef what, TrialId trial) {

@@ -13,6 +13,7 @@ import elsom.core.plan.WateringSchool;
 import elsom.core.protocol.water.WaterHolding;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.sim.BenchTruth;
+import elsom.core.trial.Beside;
 import elsom.core.trial.Container;
 import elsom.core.trial.ControlKind;
 import elsom.core.trial.CorrectionReason;
@@ -27,6 +28,7 @@ import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.SecondScore;
+import elsom.core.trial.Skip;
 import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
@@ -128,17 +130,33 @@ public final class ExchangeFixture {
                         drawn.looks(),
                         readings,
                         List.of(mishap))
-                .withGiven(List.of(new Given(
-                        1,
-                        GivenKind.FEED,
-                        "kelp, \"2 mL/L\"",
-                        Map.of(first.ref().unit(), 36.5),
-                        START,
-                        "Bench A",
-                        null)))
-                .withScoredAgain(List.of(new SecondScore(
-                        first.ref().unit(), first.ref().look(), first.ref().endpoint(), "Bench B", 31.5, START)))
-                .withTurns(List.of(new Turn(2, START, "Bench \"B\"")));
+                .with(new Beside(
+                        List.of(),
+                        List.of(new Given(
+                                1,
+                                GivenKind.FEED,
+                                "kelp, \"2 mL/L\"",
+                                Map.of(first.ref().unit(), 36.5),
+                                START,
+                                "Bench A",
+                                null)),
+                        List.of(new SecondScore(
+                                first.ref().unit(),
+                                first.ref().look(),
+                                first.ref().endpoint(),
+                                "Bench B",
+                                31.5,
+                                START)),
+                        List.of(new Turn(2, START, "Bench \"B\"")),
+                        List.of(new Skip(
+                                drawn.looks().size(),
+                                drawn.looks()
+                                        .get(drawn.looks().size() - 1)
+                                        .endpoints()
+                                        .get(0),
+                                "all \"eaten\", nothing left",
+                                START,
+                                "Bench A"))));
     }
 
     private static Reading reading(
