@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import org.apache.tomcat.util.http.InvalidParameterException;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -22,6 +23,7 @@ import org.springframework.web.multipart.support.MissingServletRequestPartExcept
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.NoHandlerFoundException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
+import org.springframework.web.util.DisconnectedClientHelper;
 
 /** Turns what went wrong into a page, or into JSON for a script, that says what to do next. */
 @ControllerAdvice
@@ -142,7 +144,12 @@ class ErrorPages {
     }
 
     @ExceptionHandler
+    @Nullable
     ModelAndView unforeseen(Exception unforeseen, HttpServletRequest request, HttpServletResponse response) {
+        // Whoever went on to another page meanwhile needs no answer.
+        if (DisconnectedClientHelper.isClientDisconnectedException(unforeseen)) {
+            return null;
+        }
         LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), unforeseen);
         return page(request, response, HttpStatus.INTERNAL_SERVER_ERROR, ErrorPage.UNFORESEEN);
     }

@@ -3,7 +3,9 @@ package elsom.web.journey;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.test.context.TestPropertySource;
 
@@ -27,7 +29,7 @@ class PhoneIT extends BrowserTest {
     @Test
     void everythingNeededIsOnTheFirstScreen() {
         openTheBench();
-        isAccessible();
+        isGoodForAll();
         int wide = (Integer) page.evaluate("document.documentElement.scrollWidth");
         assertThat(wide).isLessThanOrEqualTo(360);
         BoundingBox save = page.locator("#save").boundingBox();
@@ -39,7 +41,7 @@ class PhoneIT extends BrowserTest {
         page.waitForCondition(
                 () -> !codeNow().equals(code) || page.locator("#asked").isVisible());
         page.navigate("/");
-        isAccessible();
+        isGoodForAll();
         assertThat((Integer) page.evaluate("document.documentElement.scrollWidth"))
                 .isLessThanOrEqualTo(360);
     }
@@ -57,6 +59,7 @@ class PhoneIT extends BrowserTest {
         page.locator("#value").fill("202.2");
         page.locator("#save").click();
         assertThat(page.locator("#net")).containsText("2 readings wait");
+        isGoodForAll();
         assertThat(page.locator("#unit-code")).not().hasText(second);
         page.locator("#value").fill("203.3");
         String third = codeNow();
@@ -88,5 +91,59 @@ class PhoneIT extends BrowserTest {
         page.locator("#fault").selectOption("NONE");
         assertThat(page.locator("#scale-says")).containsText("working");
         isAccessible();
+    }
+
+    /** A tap picks a unit up, a second one puts it where it shall stand. */
+    @Test
+    void aUnitIsMovedOnTheLayoutByTwoTaps() {
+        open(360, 740);
+        page.navigate("/");
+        page.navigate(page.getByText("Open the plan").first().getAttribute("href") + "/bench");
+        Locator first = page.locator(".map [data-unit]").first();
+        String code = first.getAttribute("data-unit");
+        Locator other = page.locator(".map [data-unit][data-row='" + first.getAttribute("data-row")
+                        + "']:not([data-unit='" + code + "'])")
+                .first();
+        String column = other.getAttribute("data-column");
+        first.click();
+        assertThat(page.locator("#moving")).containsText(code + " is picked up: tap where it shall stand");
+        isGoodForAll();
+        other.click();
+        assertThat(page.locator("#moving")).containsText("took its place");
+        assertThat(page.locator(".map [data-unit='" + code + "']")).hasAttribute("data-column", column);
+        page.reload();
+        assertThat(page.locator(".map [data-unit='" + code + "']")).hasAttribute("data-column", column);
+    }
+
+    /** What is pressed on the page and has less than 44 pixels for a thumb; links inside sentences may be lower. */
+    private static final String TOO_SMALL = """
+            () => [...document.querySelectorAll('main button, main .button, main input:not([type=hidden]), main select,'
+                + 'main textarea, main summary, header button, header a')]
+              .filter((one) => one.checkVisibility({ visibilityProperty: true }) && !one.closest('.sr-only'))
+              .map((one) => [one, one.matches('[type=checkbox], [type=radio], [type=range]') ? one.closest('label') ?? one : one])
+              .filter(([, place]) => place.getBoundingClientRect().height > 0 && place.getBoundingClientRect().height < 43.5)
+              .map(([one]) => `${one.tagName} ${one.id} ${one.textContent.trim().slice(0, 30)}`)""";
+
+    @Test
+    void nothingToPressIsTooSmallForAThumb() {
+        page = anotherDevice(360, 740);
+        for (String path : List.of(
+                "/",
+                "/trials",
+                "/trials/2/bench",
+                "/trials/13/bench?look=6",
+                "/trials/2/water",
+                "/trials/5/turn",
+                "/trials/5/light",
+                "/trials/13/series",
+                "/trials/13/lab",
+                "/meters",
+                "/trials/2/findings",
+                "/trials/2/plan/dates",
+                "/shelf",
+                "/sums/dilution")) {
+            page.navigate(path);
+            assertThat((List<?>) page.evaluate(TOO_SMALL)).as(path).isEmpty();
+        }
     }
 }
