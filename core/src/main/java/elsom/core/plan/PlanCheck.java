@@ -1,7 +1,6 @@
 package elsom.core.plan;
 
 import elsom.core.design.Association;
-import elsom.core.design.Association.Attribute;
 import elsom.core.design.DoseSeries;
 import elsom.core.flag.Flag;
 import elsom.core.flag.FlagCode;
@@ -13,13 +12,11 @@ import elsom.core.trial.TreatmentProperty;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
@@ -121,53 +118,13 @@ public final class PlanCheck {
     }
 
     private void changedTogether() {
-        for (Association.Tied tied : Association.tied(attributes())) {
+        for (Association.Tied tied : Association.tied(TreatmentAttributes.of(plan))) {
             flag(
                     Flag.Severity.CAUTION,
                     capital(tied.one().name()) + " and " + tied.other().name() + " change together.",
                     "Whatever comes out, you can't say which of the two did it.",
                     "Keep one the same, or add the treatments that have one without the other.");
         }
-    }
-
-    private List<Attribute> attributes() {
-        List<Attribute> attributes = new ArrayList<>();
-        List<Factor> factors = plan.treatments().factors();
-        if (factors.isEmpty()) {
-            attributes.add(attribute("medium", PlannedTreatment::mix));
-        }
-        for (int i = 0; i < factors.size(); i++) {
-            int factor = i;
-            attributes.add(attribute(
-                    factors.get(i).name().toLowerCase(Locale.ROOT),
-                    t -> t.levels().get(factor).toString()));
-        }
-        attributes.add(attribute("container", t -> plan.container(t).name()));
-        attributes.add(attribute(
-                "filled depth",
-                t -> Decimals.fixed(plan.volumeMl(t) / plan.container(t).volumeMl(), 2) + " of "
-                        + plan.container(t).depthCm()));
-        attributes.add(
-                attribute("pre-wetting", t -> String.valueOf(t.properties().get(TreatmentProperty.PREWETTED))));
-        if (plan.schedule().runs().size() == all.size()) {
-            List<String> runs =
-                    plan.schedule().runs().stream().map(Object::toString).toList();
-            attributes.add(new Attribute("running time", runs));
-        }
-        // A container's depth is the container's: one flag says it.
-        attributes.removeIf(a -> a.name().equals("filled depth")
-                && Association.tied(List.of(
-                                        attribute(
-                                                "container",
-                                                t -> plan.container(t).name()),
-                                        a))
-                                .size()
-                        > 0);
-        return attributes;
-    }
-
-    private Attribute attribute(String name, Function<PlannedTreatment, String> level) {
-        return new Attribute(name, all.stream().map(level).toList());
     }
 
     /** Products of different strength by the same spoon. */

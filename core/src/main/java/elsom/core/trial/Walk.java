@@ -11,16 +11,18 @@ public final class Walk {
 
     /**
      * The endpoints of a look that somebody reads: what a sensor's series gives is not asked for. A look of such
-     * endpoints alone asks for them all, so that a lost file can be made good by hand. What is skipped is not asked for.
+     * endpoints alone asks for them all, so that a lost file can be made good by hand. What is skipped is not asked for,
+     * unless nothing would be left to ask for.
      */
     public static List<EndpointCode> byHand(TrialRecord record, Look look) {
         List<EndpointCode> read = look.endpoints().stream()
                 .filter(code -> record.endpoint(code).counting() != Counting.SENSED)
                 .toList();
-        return (read.isEmpty() ? look.endpoints() : read)
-                .stream()
-                        .filter(code -> record.skipped(look.number(), code).isEmpty())
-                        .toList();
+        List<EndpointCode> asked = read.isEmpty() ? look.endpoints() : read;
+        List<EndpointCode> left = asked.stream()
+                .filter(code -> record.skipped(look.number(), code).isEmpty())
+                .toList();
+        return left.isEmpty() ? asked : left;
     }
 
     /**

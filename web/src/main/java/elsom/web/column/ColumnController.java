@@ -120,7 +120,7 @@ class ColumnController {
                     set.texture(),
                     set.gravel(),
                     Decimals.upTo(set.depth(), 0) + " cm",
-                    Decimals.fixed(set.gravel(), 1) + " cm",
+                    Decimals.upTo(set.gravel(), 1) + " cm",
                     medium.lot(),
                     medium.from(),
                     SideBySide.of(set.depth(), medium.curve(), set.gravel()).stream()

@@ -7,6 +7,8 @@ import elsom.core.results.GroupKey;
 import elsom.core.results.UnitResult;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.web.fair.FairMark;
+import elsom.web.fair.Fairness;
 import elsom.web.kit.ClosedPage;
 import elsom.web.kit.TrialHeader;
 import elsom.web.platform.NotFound;
@@ -34,6 +36,7 @@ class FindingsController {
     private final Quarantines quarantines;
     private final AskedFurther further;
     private final ShelfLearning learning;
+    private final Fairness fairness;
     private final Clock clock;
 
     FindingsController(
@@ -43,7 +46,9 @@ class FindingsController {
             Quarantines quarantines,
             AskedFurther further,
             ShelfLearning learning,
+            Fairness fairness,
             Clock clock) {
+        this.fairness = fairness;
         this.trials = trials;
         this.plans = plans;
         this.workedOut = workedOut;
@@ -73,6 +78,7 @@ class FindingsController {
         model.addAttribute(
                 "media",
                 learning.learned(record, findings).stream().map(Lot::name).toList());
+        model.addAttribute("fair", FairMark.of(record, findings, fairness.of(record, findings)));
         model.addAttribute("amendments", plans.amendments(record.trial().id()));
         model.addAttribute(
                 "page",

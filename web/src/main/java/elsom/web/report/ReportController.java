@@ -1,8 +1,12 @@
 package elsom.web.report;
 
+import elsom.core.audit.Audit;
 import elsom.core.results.Findings;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.web.fair.FairMark;
+import elsom.web.fair.FairPage;
+import elsom.web.fair.Fairness;
 import elsom.web.findings.FindingsPage;
 import elsom.web.findings.WorkedOut;
 import elsom.web.kit.ClosedPage;
@@ -24,9 +28,11 @@ class ReportController {
     private final Trials trials;
     private final Plans plans;
     private final WorkedOut workedOut;
+    private final Fairness fairness;
     private final Clock clock;
 
-    ReportController(Trials trials, Plans plans, WorkedOut workedOut, Clock clock) {
+    ReportController(Trials trials, Plans plans, WorkedOut workedOut, Fairness fairness, Clock clock) {
+        this.fairness = fairness;
         this.trials = trials;
         this.plans = plans;
         this.workedOut = workedOut;
@@ -42,13 +48,18 @@ class ReportController {
             return "kit/closed";
         }
         TrialId id = record.trial().id();
+        Findings findings = workedOut.of(record, OptionalInt.empty());
+        Audit audit = fairness.of(record, findings);
+        FairMark mark = FairMark.of(record, findings, audit);
+        model.addAttribute("fair", mark);
+        model.addAttribute("told", FairPage.of(record, mark, audit, 0, clock.instant()));
         model.addAttribute(
-                "page", ReportPage.of(record, plans.plan(id), plans.amendments(id), places(record), clock.instant()));
+                "page",
+                ReportPage.of(record, plans.plan(id), plans.amendments(id), places(record, findings), clock.instant()));
         return "report/report";
     }
 
-    private List<FindingsPage> places(TrialRecord record) {
-        Findings findings = workedOut.of(record, OptionalInt.empty());
+    private List<FindingsPage> places(TrialRecord record, Findings findings) {
         return record.benches().stream()
                 .map(bench -> FindingsPage.of(
                         record,

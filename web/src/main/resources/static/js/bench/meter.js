@@ -12,7 +12,7 @@ export class HandMeter {
   constructor(button, what, onShown, onDark) {
     this.button = button;
     this.line = document.getElementById('meter-fault-line');
-    document.getElementById('meter-fault').addEventListener('change', (event) => this.wrong(what(), event.target.value));
+    document.getElementById('meter-fault')?.addEventListener('change', (event) => this.wrong(what(), event.target.value));
     button.addEventListener('click', async () => {
       const asked = JSON.stringify(what());
       try {
@@ -42,6 +42,7 @@ export class HandMeter {
     this.button.hidden = !meter;
     this.button.dataset.meter = meter;
     this.button.textContent = `Take from the ${meter}`;
+    if (!this.line) return;
     this.line.hidden = !meter;
     this.line.querySelector('[data-meter]').textContent = meter;
   }

@@ -85,7 +85,7 @@ if (place) {
     const told = (name, text) => { form.elements[name].closest('label').querySelector('output').textContent = text; };
     told('texture', form.elements.texture.value);
     told('depth', `${form.elements.depth.value} cm`);
-    told('gravel', `${Number(form.elements.gravel.value).toFixed(1)} cm`);
+    told('gravel', `${form.elements.gravel.value} cm`);
     const query = new URLSearchParams(new FormData(form));
     const number = ++asked;
     try {
