@@ -72,6 +72,14 @@ public record AuditCase(Plan plan, TrialRecord record, Findings findings, List<A
         return record.unit(reading.ref().unit()).orElseThrow().treatment();
     }
 
+    /** Names of endpoints, in the order of the alphabet. */
+    String names(Set<EndpointCode> endpoints) {
+        return endpoints.stream()
+                .map(code -> record.endpoint(code).name())
+                .sorted()
+                .collect(Collectors.joining(", "));
+    }
+
     /** Endpoints that somebody scores by eye. */
     Set<EndpointCode> scored() {
         return record.endpoints().stream()

@@ -18,12 +18,7 @@ final class NotBlind implements AuditRule {
                 : List.of(Fault.of(
                                 FaultCode.NOT_BLIND,
                                 Grade.SHAKY,
-                                scored.stream()
-                                                .map(code -> trial.record()
-                                                        .endpoint(code)
-                                                        .name())
-                                                .sorted()
-                                                .collect(Collectors.joining(", "))
+                                trial.names(scored)
                                         + (scored.size() == 1 ? " was" : " were")
                                         + " scored by eye with the treatments in view.",
                                 "Who knows what a pot got sees a little of what is expected; nobody is free of it.",

@@ -41,7 +41,9 @@ public final class TreatmentAttributes {
                         + plan.container(t).depthCm()));
         attributes.add(
                 attribute("pre-wetting", t -> String.valueOf(t.properties().get(TreatmentProperty.PREWETTED))));
-        if (plan.schedule().runs().size() == plan.treatments().all().size()) {
+        // Where time is the factor, how long each runs is that factor.
+        boolean timed = factors.stream().anyMatch(factor -> factor.kind() == FactorKind.TIME);
+        if (!timed && plan.schedule().runs().size() == plan.treatments().all().size()) {
             attributes.add(new Attribute(
                     "running time",
                     plan.schedule().runs().stream().map(Object::toString).toList()));

@@ -14,6 +14,9 @@ import java.util.OptionalDouble;
 public final class SumValues {
     private static final int LONGEST = 60;
 
+    /** Numbers of a group, pasted. */
+    private static final int LONGEST_TEXT = 600;
+
     private final Map<String, Double> quantities = new HashMap<>();
     private final Map<String, String> texts = new HashMap<>();
     private final Map<String, String> problems = new LinkedHashMap<>();
@@ -26,8 +29,9 @@ public final class SumValues {
         for (SumField field : fields) {
             String text = typed.getOrDefault(field.code(), field.optional() ? "" : field.example())
                     .strip();
-            if (text.length() > LONGEST) {
-                values.problems.put(field.code(), "At most " + LONGEST + " characters. Accepted: " + field.example());
+            int longest = field.kind() == SumField.Kind.TEXT ? LONGEST_TEXT : LONGEST;
+            if (text.length() > longest) {
+                values.problems.put(field.code(), "At most " + longest + " characters. Accepted: " + field.example());
             } else if (!text.isEmpty() || !field.optional()) {
                 values.take(field, text);
             }

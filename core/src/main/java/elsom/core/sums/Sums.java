@@ -27,7 +27,8 @@ public final class Sums {
             Money.returns(),
             Money.potCost(),
             Money.change(),
-            Money.sureReturn());
+            Money.sureReturn(),
+            Claims.check());
 
     private Sums() {}
 

@@ -104,9 +104,11 @@ class AuditTest {
                     .filter(unit -> unit.treatment() == 3)
                     .map(ExperimentalUnit::code)
                     .toList();
+            boolean wide = random.draw(new TrialId(1)).bench(1).columns() >= codes.size();
             Arrangement moved = arrangement;
             for (int i = 0; i < last.size(); i++) {
-                moved = moved.moved(new Arrangement.Move(codes.get(i), new BenchPosition(1, 1, i + 1)));
+                moved = moved.moved(new Arrangement.Move(
+                        codes.get(i), wide ? new BenchPosition(1, 1, i + 1) : new BenchPosition(1, i + 1, 1)));
             }
             return plan.with(moved);
         });

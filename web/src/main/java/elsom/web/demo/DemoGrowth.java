@@ -109,7 +109,18 @@ class DemoGrowth {
                 token("wood vinegar slug"));
         read(begun("rosemary", demo.rosemary()), now, DemoGrowth::rosemary);
         read(begun("digestate", demo.digestate()), now, DemoGrowth::digestate);
-        read(begun("three bags", demo.threeBags()), now, DemoGrowth::threeBags);
+        TrialId bags = begun("three bags", demo.threeBags());
+        read(bags, now, DemoGrowth::threeBags);
+        TrialRecord old = trials.key(bags);
+        logbook.note(
+                bags,
+                MishapKind.DRIED_OUT,
+                "over a long weekend",
+                List.of(old.units().get(2).code()),
+                3,
+                old.looks().get(2).plannedAt(old.trial().start()),
+                STATION,
+                token("dried bag"));
         read(begun("bracken", demo.bracken()), now, DemoGrowth::bracken);
         read(begun("plant back", demo.plantBack()), now, DemoGrowth::plantBack);
         TrialId residue = begun("residue", demo.residue());

@@ -6,8 +6,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.springframework.test.context.TestPropertySource;
 
 /** By keyboard: a dilution typed as "2:1", and the sliders under the pots. */
+@TestPropertySource(properties = "elsom.demo=true")
 class SumsJourneyIT extends BrowserTest {
     private static final int PHONE = 360;
 

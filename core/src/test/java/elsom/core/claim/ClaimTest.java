@@ -1,0 +1,103 @@
+package elsom.core.claim;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import elsom.core.claim.Checked.Outcome;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Thirty claims as people word them, with what the numbers say of each. */
+class ClaimTest {
+    private static Checked checked(String claim, String first, String other) {
+        return Checked.of(
+                Claim.read(claim),
+                Sample.read(first).orElseThrow(),
+                Sample.read(other).orElseThrow());
+    }
+
+    @ParameterizedTest(name = "{0} | {1} | {2} is {3}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "30 % more than usual practice|13.0 ± 1.0 n 8|10.0 ± 1.0 n 8|SUPPORTED",
+                "30 % more than usual practice|10.4 ± 1.0 n 8|10.0 ± 1.0 n 8|NOT_SUPPORTED",
+                "30 % more than usual practice|13.0 ± 6 n 4|10.0 ± 6 n 4|NOT_SUPPORTED",
+                "30 % less runoff|7.0 ± 0.6 n 10|10.0 ± 0.6 n 10|SUPPORTED",
+                "30 % less runoff|13.0 ± 0.6 n 10|10.0 ± 0.6 n 10|NOT_SUPPORTED",
+                "kelp raises yield by 20 percent|12.0 ± 0.8 n 9|10.0 ± 0.8 n 9|SUPPORTED",
+                "kelp raises yield by 50 percent|12.0 ± 0.8 n 9|10.0 ± 0.8 n 9|NOT_SUPPORTED",
+                "it cuts damping off by 50 %|5.0 ± 0.9 n 9|10.0 ± 0.9 n 9|SUPPORTED",
+                "twice the roots|20.5 ± 2 n 8|10.0 ± 1 n 8|SUPPORTED",
+                "twice the roots|13 ± 2 n 8|10.0 ± 1 n 8|NOT_SUPPORTED",
+                "doubles the harvest|19.7 20.4 21.1 19.2|10.2 9.6 10.4 9.9|SUPPORTED",
+                "half the weight|5.1 ± 0.5 n 8|10 ± 0.5 n 8|SUPPORTED",
+                "threefold leaves|30.2 ± 2 n 8|10 ± 0.5 n 8|SUPPORTED",
+                "2.5 times as heavy|25.2 ± 2 n 8|10 ± 0.5 n 8|SUPPORTED",
+                "A beats B|12.4 ± 1.1 n 8|9.8 ± 1.2 n 8|SUPPORTED",
+                "A beats B|10.4 ± 2.1 n 4|9.8 ± 2.2 n 4|NOT_SUPPORTED",
+                "A beats B|8.4 ± 0.5 n 8|9.8 ± 0.5 n 8|NOT_SUPPORTED",
+                "A is better than B|12 13 12 14|9 8 9 10|SUPPORTED",
+                "compost is worse than peat-free mix|7.0 ± 0.8 n 8|9.8 ± 0.9 n 8|SUPPORTED",
+                "wood fibre is as good as bark|10.1 ± 0.3 n 20|10.0 ± 0.3 n 20|SUPPORTED",
+                "wood fibre is as good as bark|10.1 ± 3 n 4|10.0 ± 3 n 4|NOT_SUPPORTED",
+                "wood fibre is as good as bark|14 ± 1 n 8|10.0 ± 1 n 8|NOT_SUPPORTED",
+                "1 % is safe|10.0 ± 0.2 n 24|10.0 ± 0.2 n 24|SUPPORTED",
+                "1 % is safe|8.0 ± 0.5 n 8|10.0 ± 0.5 n 8|NOT_SUPPORTED",
+                "50 % more come up|36 of 40|24 of 40|SUPPORTED",
+                "50 % more come up|7 of 10|6 of 10|NOT_SUPPORTED",
+                "30 % more from the best plants|best 5 of 40: 14.2|10 ± 2 n 40|NOT_TESTABLE",
+                "30 % more|14.2|10.9|NOT_TESTABLE",
+                "30 % more come up|3 of 10|0 of 10|NOT_TESTABLE",
+                "it is amazing|14 ± 1 n 8|10 ± 1 n 8|NOT_TESTABLE",
+                "30 % more|14 ± 1 n 8|7 of 10|NOT_TESTABLE"
+            })
+    void aClaimIsHeldAgainstItsNumbers(String claim, String first, String other, Outcome outcome) {
+        Checked checked = checked(claim, first, other);
+        assertThat(checked.outcome()).as(checked.sentence()).isEqualTo(outcome);
+        assertThat(checked.sentence()).isNotBlank();
+        if (outcome != Outcome.SUPPORTED) {
+            assertThat(checked.test()).isNotBlank();
+        }
+    }
+
+    /** Fieller by hand: 12 and 10, sd 1 each of 4; t(6) 2.4469, g 0.014969; (0.2 + g ∓ …)/(1 − g) · 100. */
+    @Test
+    void theIntervalIsFiellers() {
+        Checked checked = checked("20 % more", "12 ± 1 n 4", "10 ± 1 n 4");
+        double t = 2.446911851;
+        double g = t * t * 0.25 / 100;
+        double middle = 1.2 / (1 - g);
+        double half = t / (1 - g) / 10 * Math.sqrt(0.25 + 1.44 * 0.25 - g * 0.25);
+        assertThat(checked.percent().orElseThrow()).isCloseTo(20, within(1e-9));
+        assertThat(checked.percent95().orElseThrow().low()).isCloseTo(100 * (middle - half - 1), within(1e-5));
+        assertThat(checked.percent95().orElseThrow().high()).isCloseTo(100 * (middle + half - 1), within(1e-5));
+    }
+
+    /** Blom's scores of 1 of 1 are 0, of the best 1 of 10 about 1.54 (Harter 1961: 1.5388). */
+    @Test
+    void theBestOfManyStandAboveAllByChoosingAlone() {
+        assertThat(Checked.liftOfBest(1, 1)).isZero();
+        assertThat(Checked.liftOfBest(1, 10)).isCloseTo(1.5388, within(0.02));
+        assertThat(checked("the best plants are 30 % more", "best 5 of 40: 14.2", "10 ± 2 n 40")
+                        .remarks())
+                .anyMatch(remark -> remark.contains("by choosing alone"));
+    }
+
+    @Test
+    void percentOfPercentAndTimesMoreAreTold() {
+        assertThat(checked("50 % more come up", "36 of 40", "24 of 40").remarks())
+                .anyMatch(remark -> remark.contains("+30 points"));
+        assertThat(Claim.read("3 times more").doubtful()).contains("3 times as much");
+        assertThat(Claim.read("3 times as much").doubtful()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {"about ten", "11 of 10", "5 of 0", "best 9 of 4", "12 ± x n 3"})
+    void whatAreNoNumbersIsNotRead(String text) {
+        assertThat(Sample.read(text)).isEmpty();
+    }
+}
