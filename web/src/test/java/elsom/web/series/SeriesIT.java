@@ -97,7 +97,7 @@ class SeriesIT {
         if (begun.statusCode() != 302) {
             return begun.body();
         }
-        for (int i = 0; i < 600 && web.get(address + "/progress").body().contains("RUNNING"); i++) {
+        for (int i = 0; i < 20_000 && web.get(address + "/progress").body().contains("RUNNING"); i++) {
             Thread.onSpinWait();
         }
         return web.get(address).body().replace("&#39;", "'").replace("&quot;", "\"");
@@ -295,7 +295,7 @@ class SeriesIT {
         Map<String, String> mapping = mapping("UTC", "POINT", "TIME", "GREENNESS");
         assertThat(web.post(address, mapping).statusCode()).isEqualTo(302);
         web.post(address + "/cancel", Map.of());
-        for (int i = 0; i < 600 && web.get(address + "/progress").body().contains("RUNNING"); i++) {
+        for (int i = 0; i < 20_000 && web.get(address + "/progress").body().contains("RUNNING"); i++) {
             Thread.onSpinWait();
         }
         assertThat(web.get(address).body()).contains("Nothing of the file was kept");
