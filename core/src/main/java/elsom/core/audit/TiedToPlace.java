@@ -35,7 +35,7 @@ final class TiedToPlace implements AuditRule {
         }
         boolean byHand = !trial.plan().arrangement().moves().isEmpty();
         List<Balance.Tie> ties = Balance.of(stood.benches(), stood.units()).ties().stream()
-                .filter(tie -> !tie.what().contains("light") && !tie.what().contains("edge"))
+                .filter(tie -> tie.kind() == Balance.Tie.Kind.PLACE)
                 .toList();
         if (byHand && !ties.isEmpty()) {
             return List.of(fault(

@@ -33,7 +33,14 @@ public record Balance(OptionalDouble meanLight, double edgeShare, List<Share> sh
     public record Share(int treatment, int units, OptionalDouble meanLight, double edgeShare, double meanRow) {}
 
     /** A treatment that can't be told from where it stands. */
-    public record Tie(int treatment, String what) {}
+    public record Tie(int treatment, Kind kind, String what) {
+        /** What a treatment is tied to. */
+        public enum Kind {
+            LIGHT,
+            EDGE,
+            PLACE
+        }
+    }
 
     public Balance {
         shares = List.copyOf(shares);
@@ -86,6 +93,7 @@ public record Balance(OptionalDouble meanLight, double edgeShare, List<Share> sh
             if (Math.abs(off) > LIGHT_TOLERANCE) {
                 ties.add(new Tie(
                         share.treatment(),
+                        Tie.Kind.LIGHT,
                         "gets " + Decimals.percent(Math.abs(off), 0) + " % " + (off > 0 ? "more" : "less")
                                 + " light than the average unit"));
             }
@@ -94,6 +102,7 @@ public record Balance(OptionalDouble meanLight, double edgeShare, List<Share> sh
         if (share.units() >= FEWEST && Math.abs(edge) > EDGE_TOLERANCE) {
             ties.add(new Tie(
                     share.treatment(),
+                    Tie.Kind.EDGE,
                     "has " + Decimals.percent(share.edgeShare(), 0) + " % of its units on the edge; over all it is "
                             + Decimals.percent(all.edgeShare(), 0) + " %"));
         }
@@ -120,6 +129,7 @@ public record Balance(OptionalDouble meanLight, double edgeShare, List<Share> sh
                         && !all.stream().allMatch(unit -> under(influence, bench, unit))) {
                     ties.add(new Tie(
                             treatment,
+                            Tie.Kind.PLACE,
                             "has all its units at the " + influence.kind().label()));
                 }
             }
@@ -136,6 +146,7 @@ public record Balance(OptionalDouble meanLight, double edgeShare, List<Share> sh
                 ? Optional.empty()
                 : Optional.of(new Tie(
                         treatment,
+                        Tie.Kind.PLACE,
                         (without.size() == 1 ? "is missing from block " : "is missing from blocks ")
                                 + without.stream().map(String::valueOf).collect(Collectors.joining(", "))
                                 + ", where nothing can be compared with it"));
@@ -154,7 +165,7 @@ public record Balance(OptionalDouble meanLight, double edgeShare, List<Share> sh
         boolean together = group.stream().mapToInt(where).distinct().count() == 1;
         boolean others = all.stream().mapToInt(where).distinct().count() > 1;
         return together && others
-                ? Optional.of(new Tie(treatment, "stands in one " + what + " only"))
+                ? Optional.of(new Tie(treatment, Tie.Kind.PLACE, "stands in one " + what + " only"))
                 : Optional.empty();
     }
 }

@@ -2,6 +2,7 @@ package elsom.core.money;
 
 import elsom.core.analysis.Comparison;
 import elsom.core.stats.Interval;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -45,9 +46,10 @@ public record Pay(
      * Works it out.
      *
      * @param price of one of the endpoint's unit
-     * @param extraCost of a unit of the treatment, more than one of the comparator's
+     * @param costs of a unit of each treatment, by index
      */
-    public static Pay of(Comparison comparison, double price, double extraCost) {
+    public static Pay of(Comparison comparison, double price, List<Double> costs) {
+        double extraCost = costs.get(comparison.treatment()) - costs.get(comparison.comparator());
         double net = comparison.difference() * price - extraCost;
         Optional<Interval> net95 = comparison
                 .interval()

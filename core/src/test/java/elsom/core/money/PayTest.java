@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import elsom.core.analysis.Answer;
 import elsom.core.analysis.Comparison;
 import elsom.core.stats.Interval;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -30,7 +31,7 @@ class PayTest {
 
     @Test
     void theIntervalOfTheYieldIsCarriedThrough() {
-        Pay pay = Pay.of(more(40, Optional.of(new Interval(10, 70))), 0.02, 0.5);
+        Pay pay = Pay.of(more(40, Optional.of(new Interval(10, 70))), 0.02, List.of(0.1, 0.1 + 0.5));
         assertThat(pay.net()).isCloseTo(0.3, within(1e-12));
         assertThat(pay.net95().orElseThrow().low()).isCloseTo(-0.3, within(1e-12));
         assertThat(pay.net95().orElseThrow().high()).isCloseTo(0.9, within(1e-12));
@@ -43,14 +44,14 @@ class PayTest {
     @Test
     void itPaysOrCostsOnlyWhenAllOfTheIntervalSaysSo() {
         Comparison comparison = more(40, Optional.of(new Interval(30, 50)));
-        assertThat(Pay.of(comparison, 0.02, 0.5).says()).isEqualTo(Pay.Says.PAYS);
-        assertThat(Pay.of(comparison, 0.02, 1.5).says()).isEqualTo(Pay.Says.COSTS);
-        assertThat(Pay.of(comparison, 0.02, 0.7).says()).isEqualTo(Pay.Says.CANT_TELL);
+        assertThat(Pay.of(comparison, 0.02, List.of(0.1, 0.1 + 0.5)).says()).isEqualTo(Pay.Says.PAYS);
+        assertThat(Pay.of(comparison, 0.02, List.of(0.1, 0.1 + 1.5)).says()).isEqualTo(Pay.Says.COSTS);
+        assertThat(Pay.of(comparison, 0.02, List.of(0.1, 0.1 + 0.7)).says()).isEqualTo(Pay.Says.CANT_TELL);
     }
 
     @Test
     void ofOneTrayEachNothingIsDecidedAndWhatCostsNoMoreHasNoReturn() {
-        Pay pay = Pay.of(more(40, Optional.empty()), 0.02, 0);
+        Pay pay = Pay.of(more(40, Optional.empty()), 0.02, List.of(0.1, 0.1 + 0));
         assertThat(pay.says()).isEqualTo(Pay.Says.CANT_TELL);
         assertThat(pay.net95()).isEmpty();
         assertThat(pay.perCost()).isEmpty();

@@ -1,8 +1,6 @@
 package elsom.web.findings;
 
-import elsom.core.material.Prediction;
-import elsom.core.mix.Mix;
-import elsom.core.mix.Property;
+import elsom.core.money.MediumCost;
 import elsom.core.money.Pay;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Dimension;
@@ -11,8 +9,6 @@ import elsom.core.results.Findings;
 import elsom.core.results.JudgedQuestion;
 import elsom.core.results.Section;
 import elsom.core.stats.Interval;
-import elsom.core.trial.ExperimentalUnit;
-import elsom.core.trial.Treatment;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.Swatch;
 import elsom.web.kit.TrialHeader;
@@ -33,9 +29,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class MoneyController {
     private static final double A_LITRE_ML = 1000;
-
-    /** A price is the same in any pot. */
-    private static final double ANY_DEPTH_CM = 10;
 
     private final OpenFindings open;
     private final Lots lots;
@@ -90,7 +83,10 @@ class MoneyController {
                         "Back to the findings"));
         TrialRecord record = found.record();
         MoneyForm form = MoneyForm.read(
-                sent, record.treatments().stream().map(t -> cost(record, t)).toList());
+                sent,
+                record.treatments().stream()
+                        .map(treatment -> MediumCost.ofUnit(record, treatment, lots::find))
+                        .toList());
         Per per = Per.of(question.kind().unit());
         model.addAttribute(
                 "page",
@@ -126,34 +122,16 @@ class MoneyController {
                 || unit == UnitOfMeasure.COUNT;
     }
 
-    /** What the medium of a unit costs by the shelf. */
-    private OptionalDouble cost(TrialRecord record, Treatment treatment) {
-        OptionalDouble litre = Mix.read(treatment.material()).stream()
-                .map(mix -> Prediction.of(mix, lots::find, ANY_DEPTH_CM).value(Property.PRICE))
-                .filter(OptionalDouble::isPresent)
-                .findFirst()
-                .orElse(OptionalDouble.empty());
-        OptionalDouble volume = record.units().stream()
-                .filter(unit -> unit.treatment() == treatment.number())
-                .mapToDouble(ExperimentalUnit::filledVolumeMl)
-                .average();
-        return litre.isPresent() && volume.isPresent()
-                ? OptionalDouble.of(litre.getAsDouble() * volume.getAsDouble() / A_LITRE_ML)
-                : OptionalDouble.empty();
-    }
-
     private static List<Row> rows(TrialRecord record, JudgedQuestion question, MoneyForm form, Per per) {
         return question.judgement().comparisons().stream()
                 .map(comparison -> {
-                    double extra = form.costs().get(comparison.treatment())
-                            - form.costs().get(comparison.comparator());
-                    Pay pay = Pay.of(comparison, form.price() / per.units(), extra);
+                    Pay pay = Pay.of(comparison, form.price() / per.units(), form.costs());
                     return new Row(
                             Swatch.of(record.treatment(comparison.treatment() + 1)),
                             question.name(comparison.comparator()),
                             signed(comparison.difference(), question.kind().decimals()) + " "
                                     + question.kind().unitSymbol(),
-                            signed(extra, 2),
+                            signed(pay.extraCost(), 2),
                             signed(pay.net(), 2),
                             pay.net95().map(MoneyController::interval).orElse("–"),
                             pay.perCost().isPresent()
