@@ -61,7 +61,7 @@ public record AuditCase(Plan plan, TrialRecord record, Findings findings, List<A
     List<Reading> standing(Look look) {
         return record.readings().stream()
                 .filter(reading -> reading.ref().look() == look.number())
-                .filter(reading -> record.endpoint(reading.ref().endpoint()).counting() != Counting.SENSED)
+                .filter(reading -> record.endpoint(reading.ref().endpoint()).byHand())
                 .filter(reading -> record.current(reading.ref())
                         .map(current -> current.id().equals(reading.id()))
                         .orElse(false))

@@ -44,6 +44,7 @@ final class Drawing {
                         benches,
                         withUnits ? moved(plan.kept().isEmpty() ? plan.layout().draw() : kept(benches)) : List.of(),
                         plan.asked().measures().stream()
+                                .filter(Measure::taken)
                                 .map(measure -> measure.endpoint()
                                         .counted(
                                                 plan.pots().plants(),

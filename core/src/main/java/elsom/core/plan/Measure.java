@@ -1,6 +1,8 @@
 package elsom.core.plan;
 
+import elsom.core.formula.Formula;
 import elsom.core.quantity.Bounds;
+import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.series.Measurand;
 import elsom.core.series.Sensed;
 import elsom.core.series.SeriesSummary;
@@ -19,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param typicalCv what units of one treatment usually scatter, as a fraction of their mean
  * @param secondsEach what one unit takes
  * @param sensed what it is made of, for an endpoint from a sensor's series; null for one that is read by hand
+ * @param formula what it is worked out by from other endpoints; null for one that is read
  */
 public record Measure(
         Endpoint endpoint,
@@ -28,7 +31,8 @@ public record Measure(
         Direction better,
         double typicalCv,
         int secondsEach,
-        @Nullable Sensed sensed) {
+        @Nullable Sensed sensed,
+        @Nullable Formula formula) {
     public static final int LONGEST_RULE = 240;
     private static final double LONGEST_DAYS = 1000;
     private static final double HOURS_A_DAY = 24;
@@ -53,7 +57,7 @@ public record Measure(
             Direction better,
             double typicalCv,
             int secondsEach) {
-        return new Measure(endpoint, rule, scorer, weight, better, typicalCv, secondsEach, null);
+        return new Measure(endpoint, rule, scorer, weight, better, typicalCv, secondsEach, null, null);
     }
 
     /** An endpoint that a sensor's series gives: it takes nobody's time at the bench. */
@@ -82,10 +86,31 @@ public record Measure(
                 Direction.EITHER,
                 USUAL_CV,
                 0,
-                sensed);
+                sensed,
+                null);
+    }
+
+    /** An endpoint that is worked out from others: nobody reads it. */
+    public static Measure worked(
+            EndpointCode code, String name, Formula formula, UnitOfMeasure unit, int decimals, Direction better) {
+        return new Measure(
+                new Endpoint(code, name, unit, Counting.WORKED_OUT, 1, -Bounds.LARGEST, Bounds.LARGEST, decimals, null),
+                "Worked out: " + formula.text(),
+                "",
+                0,
+                better,
+                USUAL_CV,
+                0,
+                null,
+                formula);
+    }
+
+    /** Whether it is taken at looks, by hand or by a sensor, and not worked out from what is. */
+    public boolean taken() {
+        return formula == null;
     }
 
     public Measure with(String newRule, String newScorer, double newWeight, Direction newBetter) {
-        return new Measure(endpoint, newRule, newScorer, newWeight, newBetter, typicalCv, secondsEach, sensed);
+        return new Measure(endpoint, newRule, newScorer, newWeight, newBetter, typicalCv, secondsEach, sensed, formula);
     }
 }

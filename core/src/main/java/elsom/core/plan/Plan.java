@@ -107,6 +107,7 @@ public record Plan(
     /** Measures that no look takes. */
     public List<Measure> unread() {
         return asked.measures().stream()
+                .filter(Measure::taken)
                 .filter(measure -> schedule.looks().stream()
                         .noneMatch(look ->
                                 look.endpoints().contains(measure.endpoint().code())))

@@ -46,6 +46,17 @@ public enum UnitOfMeasure {
 
     PER_DAY(Dimension.RATE, 1, "per day"),
 
+    SQUARE_CENTIMETRE(Dimension.AREA, 1, "cm²", "cm2"),
+    SQUARE_METRE(Dimension.AREA, 10_000, "m²", "m2"),
+    CENTIMETRE_PER_MILLIMETRE(Dimension.FRACTION, 10, "cm/mm"),
+    GRAM_PER_GRAM(Dimension.FRACTION, 1, "g/g"),
+    GRAM_PER_SQUARE_METRE(Dimension.MASS_PER_AREA, 1e-4, "g/m²", "g/m2"),
+    KILOGRAM_PER_SQUARE_METRE(Dimension.MASS_PER_AREA, 0.1, "kg/m²", "kg/m2"),
+    CENTIMETRE_PER_DAY(Dimension.GROWTH, 1, "cm/day", "cm/d"),
+    MILLIMETRE_PER_DAY(Dimension.GROWTH, 0.1, "mm/day", "mm/d"),
+    GRAM_PER_DAY(Dimension.GAIN, 1, "g/day", "g/d"),
+    POINT_DAY(Dimension.SCORE_OVER_TIME, 1, "point days", "points days"),
+
     MILLILITRE_PER_LITRE(Dimension.FRACTION, 0.001, "mL/L"),
     GRAM_PER_LITRE(Dimension.CONCENTRATION, 1, "g/L"),
     MILLIGRAM_PER_LITRE(Dimension.CONCENTRATION, 0.001, "mg/L"),
@@ -83,6 +94,11 @@ public enum UnitOfMeasure {
 
     double toBase() {
         return toBase;
+    }
+
+    /** One of it in g, cm and h and what is built from them, in which sums of unlike units can be made. */
+    public double coherent() {
+        return toBase * dimension.coherent();
     }
 
     /** The unit people mean by this spelling; only "L" and "l" differ by case, and mean the same. */

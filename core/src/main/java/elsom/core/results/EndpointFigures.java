@@ -1,5 +1,6 @@
 package elsom.core.results;
 
+import elsom.core.plan.Measure;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Sentence;
 import elsom.core.stats.Summary;
@@ -116,6 +117,7 @@ public final class EndpointFigures implements Analysis {
 
     /** The figures of one trial. */
     private static final class Made {
+        private final Evidence evidence;
         private final TrialRecord record;
         private final Map<FigureKind, Endpoint> endpoints = new LinkedHashMap<>();
         private final Map<FigureKind, Look> looks = new LinkedHashMap<>();
@@ -124,6 +126,7 @@ public final class EndpointFigures implements Analysis {
         private final List<GroupResult> groups;
 
         Made(Evidence evidence) {
+            this.evidence = evidence;
             this.record = evidence.record();
             evidence.measured().forEach(measure -> {
                 Endpoint endpoint = record.endpoint(measure.endpoint().code());
@@ -181,11 +184,14 @@ public final class EndpointFigures implements Analysis {
                             List.of()));
         }
 
-        private static Figure mean(FigureKind kind, Endpoint endpoint, ExperimentalUnit unit, List<Reading> readings) {
+        private Figure mean(FigureKind kind, Endpoint endpoint, ExperimentalUnit unit, List<Reading> readings) {
             double mean = readings.stream()
                     .mapToDouble(reading -> Objects.requireNonNull(reading.value()))
                     .average()
                     .orElseThrow();
+            if (endpoint.counting() == Counting.WORKED_OUT) {
+                return worked(kind, endpoint, unit, mean);
+            }
             List<Term> terms = readings.stream()
                     .map(reading -> Term.read(
                             readings.size() > 1 ? "reading " + reading.ref().subReading() : "reading",
@@ -202,6 +208,21 @@ public final class EndpointFigures implements Analysis {
                             readings.size() > 1 ? "mean of the unit's own readings" : "as it was read",
                             terms,
                             List.of("= " + kind.show(mean)),
+                            Source.DEFINITION,
+                            List.of()));
+        }
+
+        private Figure worked(FigureKind kind, Endpoint endpoint, ExperimentalUnit unit, double value) {
+            Measure measure = evidence.plan().asked().measure(endpoint.code()).orElseThrow();
+            Look look = Objects.requireNonNull(looks.get(kind));
+            return new Figure(
+                    kind,
+                    value,
+                    new Working(
+                            Sentence.inside(endpoint.name()) + ", " + unit.code(),
+                            Objects.requireNonNull(measure.formula()).text(),
+                            WorkedEndpoints.terms(evidence.plan(), record, measure, look, unit),
+                            List.of("= " + kind.finer().show(value)),
                             Source.DEFINITION,
                             List.of()));
         }

@@ -26,11 +26,11 @@ public final class Evidence {
     private Evidence(Plan plan, TrialRecord record, OptionalInt asked, Likelihoods likelihoods) {
         this.likelihoods = likelihoods;
         this.plan = plan;
-        this.record = record;
-        for (Reading reading : record.readings()) {
+        this.record = WorkedEndpoints.in(plan, record);
+        for (Reading reading : this.record.readings()) {
             Set<EndpointCode> endpoints = read.computeIfAbsent(reading.ref().look(), number -> new HashSet<>());
             if (!endpoints.contains(reading.ref().endpoint())
-                    && record.current(reading.ref()).isPresent()) {
+                    && this.record.current(reading.ref()).isPresent()) {
                 endpoints.add(reading.ref().endpoint());
             }
         }

@@ -39,11 +39,13 @@ public final class UnitValues {
     private final Endpoint endpoint;
     private final Look look;
     private final Optional<Derived> derived;
+    private final boolean waits;
 
-    private UnitValues(Evidence evidence, Endpoint endpoint, Look look, Optional<Derived> derived) {
+    private UnitValues(Evidence evidence, Endpoint endpoint, boolean waits, Look look, Optional<Derived> derived) {
         this.plan = evidence.plan();
         this.record = evidence.record();
         this.endpoint = endpoint;
+        this.waits = waits;
         this.look = look;
         this.derived = derived;
     }
@@ -55,7 +57,11 @@ public final class UnitValues {
      */
     public static Observations of(Evidence evidence, Measure measure, Look look, Optional<Derived> derived) {
         UnitValues made = new UnitValues(
-                evidence, evidence.record().endpoint(measure.endpoint().code()), look, derived);
+                evidence,
+                evidence.record().endpoint(measure.endpoint().code()),
+                measure.formula() != null && measure.formula().waits(),
+                look,
+                derived);
         EndpointKind kind = derived.isPresent() ? EndpointKind.MEASURED : kind(made.endpoint);
         Design design = made.design();
         return new Observations(
@@ -156,7 +162,7 @@ public final class UnitValues {
         }
         List<Reading> readings = readings(record, endpoint, look, unit);
         if (readings.isEmpty()) {
-            return missing(unit);
+            return waits && record.expected(unit.code(), look.number()) ? new Value.NotYet() : missing(unit);
         }
         double mean = readings.stream()
                 .mapToDouble(reading -> Objects.requireNonNull(reading.value()))

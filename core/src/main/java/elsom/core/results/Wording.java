@@ -50,6 +50,9 @@ public final class Wording {
 
     /** An interval of a difference: "1.0 to 5.2 g"; an open end in words. */
     public static String interval(FigureKind kind, Interval interval) {
+        if (Double.isInfinite(interval.low()) && Double.isInfinite(interval.high())) {
+            return "no bound on either side";
+        }
         if (Double.isInfinite(interval.low())) {
             return "up to " + signed(kind, interval.high()) + unit(kind, interval.high());
         }

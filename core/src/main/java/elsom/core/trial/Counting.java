@@ -6,6 +6,8 @@ public enum Counting {
     SINGLE,
     /** One value that a sensor's series gives; it is not read by hand. */
     SENSED,
+    /** One value that is worked out from other endpoints; it is not read at all. */
+    WORKED_OUT,
     /** A place among the units it is compared with, 1 the best. */
     PLACE,
     /** Words, kept as they were typed; nothing is worked out from them. */

@@ -71,6 +71,11 @@ public record Endpoint(
         return counting != Counting.WORDS;
     }
 
+    /** Whether somebody reads it: neither a sensor's series nor a formula gives it. */
+    public boolean byHand() {
+        return counting != Counting.SENSED && counting != Counting.WORKED_OUT;
+    }
+
     /** Whether what was typed says more than the value. */
     public boolean keepsText() {
         return takesSymptoms() || counting == Counting.WORDS;

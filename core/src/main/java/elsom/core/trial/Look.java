@@ -3,6 +3,7 @@ package elsom.core.trial;
 import elsom.core.quantity.Bounds;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 
@@ -23,6 +24,13 @@ public record Look(int number, String name, Duration afterStart, List<EndpointCo
         if (Set.copyOf(endpoints).size() < endpoints.size()) {
             throw new IllegalArgumentException("look " + number + " measures an endpoint twice");
         }
+    }
+
+    /** The same look at which one thing more is known. */
+    Look plus(EndpointCode endpoint) {
+        List<EndpointCode> more = new ArrayList<>(endpoints);
+        more.add(endpoint);
+        return new Look(number, name, afterStart, more);
     }
 
     public Instant plannedAt(Instant start) {

@@ -39,6 +39,23 @@ final class Setup {
         containers.forEach(container -> containersByName.put(container.name(), container));
     }
 
+    /** The same with an endpoint more, at the looks at which it has values. */
+    Setup with(Endpoint worked, List<Reading> values) {
+        Set<Integer> has = new HashSet<>();
+        values.forEach(reading -> has.add(reading.ref().look()));
+        List<Endpoint> all = new ArrayList<>(endpoints);
+        all.add(worked);
+        return new Setup(
+                treatments,
+                containers,
+                benches,
+                units,
+                all,
+                looks.stream()
+                        .map(look -> has.contains(look.number()) ? look.plus(worked.code()) : look)
+                        .toList());
+    }
+
     /** The same with other treatments and units. */
     Setup with(List<Treatment> others, List<ExperimentalUnit> moved) {
         return new Setup(others, containers, benches, moved, endpoints, looks);

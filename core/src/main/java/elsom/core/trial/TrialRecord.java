@@ -148,6 +148,15 @@ public final class TrialRecord {
         return new TrialRecord(trial, setup, log, mishaps, counts, beside);
     }
 
+    /**
+     * This trial with an endpoint that is worked out from others.
+     *
+     * @param values of units, by the number of the look
+     */
+    public TrialRecord with(Endpoint worked, List<Reading> values) {
+        return new TrialRecord(trial, setup.with(worked, values), log.plus(values), mishaps, progress, beside);
+    }
+
     /** This trial with what went wrong in it, in all. */
     public TrialRecord withMishaps(List<Mishap> all) {
         return all.equals(mishaps) ? this : new TrialRecord(trial, setup, log, all, List.of(), beside);

@@ -16,7 +16,7 @@ public final class Walk {
      */
     public static List<EndpointCode> byHand(TrialRecord record, Look look) {
         List<EndpointCode> read = look.endpoints().stream()
-                .filter(code -> record.endpoint(code).counting() != Counting.SENSED)
+                .filter(code -> record.endpoint(code).byHand())
                 .toList();
         List<EndpointCode> asked = read.isEmpty() ? look.endpoints() : read;
         List<EndpointCode> left = asked.stream()

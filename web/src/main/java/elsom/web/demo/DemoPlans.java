@@ -14,6 +14,7 @@ import elsom.core.plan.PlannedLook;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Pots;
 import elsom.core.plan.Question;
+import elsom.core.plan.ReadyMade;
 import elsom.core.plan.Recurring;
 import elsom.core.plan.Rules;
 import elsom.core.plan.Site;
@@ -288,8 +289,10 @@ final class DemoPlans {
                 LevelsText.parse("Digestate liquor", FactorKind.DOSE, "0, 5, 10, 20, 40, 60 mL/L", "", null, null);
         Plan series = plan.with(Treatments.crossed(List.of(strength), "wood fibre", List.of()), plan.pots())
                 .with(in(LayoutKind.BLOCKS, 5, Site.named("Glasshouse bench"), 0, 6120));
+        List<Measure> measures = new ArrayList<>(series.asked().measures());
+        measures.add(ReadyMade.YIELD_PER_AREA.measure());
         return asking(
-                series,
+                series.with(new Asked(series.question(), series.asked().crop(), List.of(), measures)),
                 asks(List.of(), 0, "yield", Direction.LOWER, 15, true),
                 asks(List.of(), 0, "injury", Direction.HIGHER, 1, false));
     }

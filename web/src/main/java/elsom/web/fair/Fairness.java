@@ -4,7 +4,9 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import elsom.core.audit.Audit;
 import elsom.core.audit.AuditCase;
+import elsom.core.plan.Plan;
 import elsom.core.results.Findings;
+import elsom.core.results.WorkedEndpoints;
 import elsom.core.trial.TrialRecord;
 import elsom.web.trial.Plans;
 import java.time.Clock;
@@ -37,8 +39,9 @@ public class Fairness {
         if (made != null && made.hour().equals(hour) && made.amendments() == amendments.size()) {
             return made.audit();
         }
+        Plan plan = plans.plan(record.trial().id());
         Audit audit =
-                Audit.of(new AuditCase(plans.plan(record.trial().id()), record, findings, amendments, clock.instant()));
+                Audit.of(new AuditCase(plan, WorkedEndpoints.in(plan, record), findings, amendments, clock.instant()));
         kept.put(findings, new Made(hour, amendments.size(), audit));
         return audit;
     }

@@ -1,5 +1,7 @@
 package elsom.web.plan;
 
+import elsom.core.formula.Known;
+import elsom.core.formula.OverTime;
 import elsom.core.plan.Direction;
 import elsom.core.plan.FactorKind;
 import elsom.core.plan.Recurring;
@@ -18,7 +20,9 @@ public record Choices(
         List<DayOfWeek> days,
         List<Measurand> measurands,
         List<SeriesSummary> summaries,
-        List<QuestionPart.Own> ownKinds) {
+        List<QuestionPart.Own> ownKinds,
+        List<Known> known,
+        List<OverTime> overTime) {
     static final Choices ALL = new Choices(
             List.of(Direction.values()),
             List.of(FactorKind.values()),
@@ -27,5 +31,7 @@ public record Choices(
             List.of(DayOfWeek.values()),
             List.of(Measurand.values()),
             List.of(SeriesSummary.values()),
-            List.of(QuestionPart.Own.values()));
+            List.of(QuestionPart.Own.values()),
+            List.of(Known.values()),
+            List.of(OverTime.values()));
 }

@@ -37,7 +37,7 @@ final class DatesPages {
                     frame,
                     form,
                     problems,
-                    plan.asked().measures(),
+                    plan.asked().measures().stream().filter(Measure::taken).toList(),
                     plan.unread().stream()
                             .map(measure -> Sentence.inside(measure.endpoint().name()))
                             .collect(Collectors.joining(", ")),

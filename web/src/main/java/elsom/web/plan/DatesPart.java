@@ -160,6 +160,7 @@ final class DatesPart implements Part {
     private static List<PlannedLook> looks(Form form, Plan plan, Problems problems) {
         List<PlannedLook> looks = new ArrayList<>();
         Set<String> known = plan.asked().measures().stream()
+                .filter(Measure::taken)
                 .map(Measure::endpoint)
                 .map(endpoint -> endpoint.code().value())
                 .collect(Collectors.toSet());

@@ -8,6 +8,7 @@ import elsom.core.plan.Plan;
 import elsom.core.plan.PlanCheck;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Question;
+import elsom.core.plan.ReadyMade;
 import elsom.core.plan.Stated;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.Protocols;
@@ -69,6 +70,7 @@ final class Pages {
             String purpose,
             List<Sentence> sentences,
             List<Measure> measures,
+            List<ReadyMade> ready,
             Set<EndpointCode> unread,
             int askedLines,
             int ownLines,
@@ -87,6 +89,7 @@ final class Pages {
                     protocol.purpose(),
                     sentences,
                     plan.asked().measures(),
+                    ReadyMade.fitting(plan.asked().measures()),
                     plan.unread().stream()
                             .map(measure -> measure.endpoint().code())
                             .collect(Collectors.toSet()),

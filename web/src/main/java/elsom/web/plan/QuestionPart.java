@@ -155,6 +155,7 @@ final class QuestionPart implements Part {
             own(form, i, measures, problems).ifPresent(measures::add);
         }
         SensedLines.read(form, measures, problems, name -> code(name, measures));
+        WorkedLines.read(form, measures, problems, name -> code(name, measures));
         if (measures.size() > Asked.MOST_MEASURES) {
             problems.add(
                     "own[0].name",

@@ -18,7 +18,7 @@ export function saysContrasts({ unit, rows }) {
 }
 
 function ends({ low, high }) {
-  if (low === undefined) return `up to ${high?.toFixed(1)}`;
+  if (low === undefined) return high === undefined ? 'no bound' : `up to ${high.toFixed(1)}`;
   return high === undefined ? `${low.toFixed(1)} or more` : `${low.toFixed(1)} to ${high.toFixed(1)}`;
 }
 
