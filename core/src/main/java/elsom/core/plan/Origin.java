@@ -3,6 +3,7 @@ package elsom.core.plan;
 import elsom.core.quantity.Bounds;
 import elsom.core.trial.UnitCode;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Where a plan came from.
@@ -12,14 +13,30 @@ import java.util.List;
  * @param change what was changed, in words
  * @param kept units that go on in this trial under their codes, with their readings in the earlier one; empty when all
  *     are new
+ * @param why what sort of follow-up it is; null where nobody said
  */
-public record Origin(long trial, String question, String change, List<Kept> kept) {
+public record Origin(
+        long trial,
+        String question,
+        String change,
+        List<Kept> kept,
+        @Nullable FollowUp why) {
     /** A unit that goes on, and the treatment it has in the new plan. */
     public record Kept(UnitCode unit, int treatment) {
         public Kept {
             Bounds.present("the code of a unit that goes on", unit);
             Bounds.count("treatment of a unit that goes on", treatment, 1, Bounds.TREATMENTS);
         }
+    }
+
+    /** What was changed is said in words alone. */
+    public Origin(long trial, String question, String change, List<Kept> kept) {
+        this(trial, question, change, kept, null);
+    }
+
+    /** The same, said in other words and of some sort. */
+    public Origin told(String words, FollowUp sort) {
+        return new Origin(trial, question, words, kept, sort);
     }
 
     private static final int LONGEST_CHANGE = 4000;

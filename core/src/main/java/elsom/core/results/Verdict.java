@@ -8,6 +8,8 @@ package elsom.core.results;
 public record Verdict(Firmness firmness, String sentence, String wouldChange) {
     /** What it says in a word, or how far it can be relied on. */
     public enum Firmness {
+        /** The highest: shown over three lots and two seasons. */
+        HOLDS("holds"),
         BETTER("better"),
         WORSE("worse"),
         DIFFERENT("different"),

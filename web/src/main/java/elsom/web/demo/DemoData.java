@@ -2,8 +2,11 @@ package elsom.web.demo;
 
 import elsom.core.design.LayoutKind;
 import elsom.core.plan.Arrangement;
+import elsom.core.plan.FollowUp;
 import elsom.core.plan.Hours;
+import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
+import elsom.core.plan.PlanCopy;
 import elsom.core.plan.PlannedLook;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Pots;
@@ -45,6 +48,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Random;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -98,11 +102,13 @@ class DemoData implements SmartInitializingSingleton {
                 roofTrays();
                 plugPots();
                 DemoPlans demo = new DemoPlans(clock.instant(), ZoneId.systemDefault());
-                plans.begin(demo.brews(), token("brews"));
+                TrialId roof = new TrialId(1);
+                plans.begin(demo.brews(trials.snapshot(roof).trial()), token("brews"));
                 growth.fill(demo, clock.instant());
                 TrialId mix = plugMix();
                 growth.probed(demo, clock.instant());
-                shelf.fill(LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()), List.of(new TrialId(1), mix));
+                shelf.fill(LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()), List.of(roof, mix));
+                roofTraysAgain(roof);
             });
         }
     }
@@ -164,6 +170,25 @@ class DemoData implements SmartInitializingSingleton {
         TrialRecord drawn = trials.snapshot(id);
         drawn.looks().forEach(look -> measure(id, look, drawn.units().size()));
         mistakes(id);
+    }
+
+    /** Finished: four of the media again, from the next delivery of each. */
+    private void roofTraysAgain(TrialId first) {
+        ZoneId zone = ZoneId.systemDefault();
+        Instant start = LocalDate.ofInstant(clock.instant(), zone)
+                .minusDays(7)
+                .atTime(10, 0)
+                .atZone(zone)
+                .toInstant();
+        Plan again = PlanCopy.anew(plans.plan(first), trials.snapshot(first), Set.of(5, 6), 4, start, 4712);
+        Origin origin = Objects.requireNonNull(again.origin());
+        TrialId id = plans.begin(
+                again.from(origin.told(
+                        "Another lot: the next delivery of each; without the compost and the tub", FollowUp.OTHER_LOT)),
+                token("roof trays again"));
+        plans.start(id);
+        TrialRecord drawn = trials.snapshot(id);
+        drawn.looks().forEach(look -> measure(id, look, drawn.units().size()));
     }
 
     /** Half-way: four media in pots; the day's look is due and a third of it is done. */

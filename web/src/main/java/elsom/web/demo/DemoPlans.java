@@ -9,6 +9,7 @@ import elsom.core.plan.FactorKind;
 import elsom.core.plan.Hours;
 import elsom.core.plan.LevelsText;
 import elsom.core.plan.Measure;
+import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedLook;
 import elsom.core.plan.PlannedTreatment;
@@ -35,6 +36,7 @@ import elsom.core.trial.LightMap;
 import elsom.core.trial.Outline;
 import elsom.core.trial.ProtocolCode;
 import elsom.core.trial.Side;
+import elsom.core.trial.Trial;
 import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
@@ -378,8 +380,8 @@ final class DemoPlans {
         return asking(listed, asks(List.of(), 0, "fresh-mass", Direction.HIGHER, 10, true));
     }
 
-    /** Buckets that start apart and end together, ready to start tomorrow. */
-    Plan brews() {
+    /** Buckets that start apart and end together, ready to start tomorrow: what the chosen roof-tray blend is drenched with. */
+    Plan brews(Trial blends) {
         Plan plan = begun(
                 "brew",
                 "Air stone and kelp in an aerated extract: which raises the fungi?",
@@ -406,6 +408,12 @@ final class DemoPlans {
                                         Duration.ofHours(24),
                                         Duration.ofHours(24),
                                         Duration.ofHours(36))));
-        return asking(crossed, asks(List.of(), 0, "fungi", Direction.HIGHER, 50, true));
+        Origin origin = new Origin(
+                blends.id().value(),
+                blends.question(),
+                "The blends are chosen; next is what to drench them with",
+                List.of());
+        return asking(crossed, asks(List.of(), 0, "fungi", Direction.HIGHER, 50, true))
+                .from(origin);
     }
 }

@@ -1,6 +1,8 @@
 package elsom.web.plan;
 
 import elsom.core.plan.Arrangement;
+import elsom.core.plan.FollowUp;
+import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanCopy;
 import elsom.core.trial.ExperimentalUnit;
@@ -154,6 +156,10 @@ class CopyController {
             problems.add("treatments", "Leave at least one treatment ticked.");
             return plan;
         }
-        return PlanCopy.anew(plan, record, dropped, replicates, start, seed);
+        Plan next = PlanCopy.anew(plan, record, dropped, replicates, start, seed);
+        Origin origin = next.origin();
+        return form.text("lot").isEmpty() || origin == null
+                ? next
+                : next.from(origin.told(FollowUp.OTHER_LOT.label() + "; " + origin.change(), FollowUp.OTHER_LOT));
     }
 }

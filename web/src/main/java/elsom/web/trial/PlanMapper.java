@@ -1,5 +1,6 @@
 package elsom.web.trial;
 
+import elsom.core.plan.Plan;
 import elsom.core.plan.Rules;
 import elsom.core.trial.Trial;
 import elsom.core.trial.TrialId;
@@ -11,6 +12,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.jspecify.annotations.Nullable;
 
 /** Plan documents and what was changed in them after the start. */
 @Mapper
@@ -22,8 +24,22 @@ interface PlanMapper {
     @Select("select watering, refill_fraction, blind from trial where id = #{id} and watering is not null")
     Optional<Rules> rules(TrialId id);
 
-    @Insert("merge into plan (trial_id, document) key (trial_id) values (#{id}, #{document})")
-    void keep(@Param("id") TrialId id, @Param("document") String document);
+    @Insert("""
+            merge into plan (trial_id, document, came_from) key (trial_id)
+            values (#{id}, #{document}, #{from, jdbcType=BIGINT})""")
+    void keep(@Param("id") TrialId id, @Param("document") String document, @Nullable @Param("from") Long from);
+
+    /** Keeps a plan with the number of the trial it was made from. */
+    default void keep(TrialId id, Plan plan) {
+        keep(
+                id,
+                PlanJson.write(plan),
+                plan.origin() == null ? null : plan.origin().trial());
+    }
+
+    /** Trials whose plans were made from one, the earliest first. */
+    @Select("select trial_id from plan where came_from = #{id} and trial_id > #{id} order by trial_id")
+    List<Long> madeFrom(TrialId id);
 
     /** What the lists of trials show, kept beside the plan it comes from. */
     @Update("""

@@ -34,6 +34,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Plans: freely changed until a trial starts, then only with a reason that is kept. */
 @Repository
 public class Plans {
+    private static final int MOST_IN_CHAIN = 40;
+
     private final PlanMapper plans;
     private final TrialMapper mapper;
     private final Trials trials;
@@ -101,6 +103,29 @@ public class Plans {
                 ? Optional.empty()
                 : trials.find(new TrialId(origin.trial()))
                         .filter(record -> record.trial().question().equals(origin.question()));
+    }
+
+    /**
+     * The trials that came from each other, this one among them: from the first on, each with all that were made from it.
+     * Trials that can't be read are left out.
+     */
+    @Transactional(readOnly = true)
+    public List<TrialId> chain(TrialId id) {
+        TrialId first = id;
+        for (Optional<TrialRecord> before = earlier(first); before.isPresent(); before = earlier(first)) {
+            first = before.get().trial().id();
+        }
+        List<TrialId> chain = new ArrayList<>(List.of(first));
+        for (int i = 0; i < chain.size() && chain.size() < MOST_IN_CHAIN; i++) {
+            TrialId one = chain.get(i);
+            plans.madeFrom(one).stream()
+                    .map(TrialId::new)
+                    .filter(later -> earlier(later)
+                            .map(before -> before.trial().id().equals(one))
+                            .orElse(false))
+                    .forEach(chain::add);
+        }
+        return chain;
     }
 
     /** A trial with all that belongs to it. */
@@ -179,7 +204,7 @@ public class Plans {
     }
 
     private void keep(TrialId id, Plan plan) {
-        plans.keep(id, PlanJson.write(plan));
+        plans.keep(id, plan);
         plans.update(id, plan.sketch(id).trial());
         mapper.raisePlan(id);
     }
@@ -201,7 +226,7 @@ public class Plans {
         }
         Instant now = clock.instant().truncatedTo(ChronoUnit.MINUTES);
         Plan moved = plan.with(plan.schedule().beginningAt(now));
-        plans.keep(id, PlanJson.write(moved));
+        plans.keep(id, moved);
         start(id, moved);
     }
 
@@ -263,7 +288,7 @@ public class Plans {
         for (int i = record.endpoints().size(); i < sketch.endpoints().size(); i++) {
             mapper.insertEndpoint(id, i + 1, sketch.endpoints().get(i));
         }
-        plans.keep(id, PlanJson.write(marked));
+        plans.keep(id, marked);
         plans.update(id, sketch.trial().begun(record.trial().blind()));
         mapper.raisePlan(id);
     }

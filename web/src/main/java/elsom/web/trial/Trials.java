@@ -299,7 +299,7 @@ public class Trials {
             return trials.byToken(token).orElseThrow(() -> sentTwiceAtOnce);
         }
         TrialId id = key.id();
-        plans.keep(id, PlanJson.write(whole.plan()));
+        plans.keep(id, whole.plan());
         writer.write(id, whole);
         lots.learn(whole.lots());
         quarantines.learn(

@@ -18,7 +18,8 @@ import org.junit.jupiter.api.Test;
 /** The demo's plans are such as one would be proud of. */
 class DemoPlansTest {
     private final DemoPlans demo = new DemoPlans(Instant.parse("2026-06-03T09:00:00Z"), ZoneId.of("Europe/London"));
-    private final Map<String, Plan> plans = Map.of("brews", demo.brews(), "residue", demo.residue());
+    private final Map<String, Plan> plans =
+            Map.of("brews", demo.brews(demo.residue().sketch(new TrialId(1)).trial()), "residue", demo.residue());
 
     private Plan plan(String name) {
         return Objects.requireNonNull(plans.get(name));
