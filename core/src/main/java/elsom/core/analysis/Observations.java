@@ -1,7 +1,9 @@
 package elsom.core.analysis;
 
+import elsom.core.stats.Summary;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 
@@ -61,6 +63,16 @@ public record Observations(
     /** Units that were seen. */
     public List<Observed> seen() {
         return units.stream().filter(unit -> !unit.missing()).toList();
+    }
+
+    /** The units of an arm that have a value, summed up; a share for counts; empty when none has. */
+    public Optional<Summary> summary(int arm) {
+        double[] values = units.stream()
+                .filter(unit -> unit.arm() == arm)
+                .mapToDouble(unit -> unit.value().inSums())
+                .filter(Double::isFinite)
+                .toArray();
+        return values.length == 0 ? Optional.empty() : Optional.of(Summary.of(values));
     }
 
     /** How many units of a treatment were seen. */

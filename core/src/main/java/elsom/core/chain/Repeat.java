@@ -2,7 +2,6 @@ package elsom.core.chain;
 
 import elsom.core.analysis.Comparison;
 import elsom.core.analysis.EndpointKind;
-import elsom.core.analysis.Observed;
 import elsom.core.audit.Grade;
 import elsom.core.results.FigureKind;
 import elsom.core.results.JudgedQuestion;
@@ -65,15 +64,7 @@ public record Repeat(
     }
 
     private static Optional<Summary> summary(JudgedQuestion question, int arm) {
-        double[] values = question.observations().seen().stream()
-                .filter(unit -> unit.arm() == arm)
-                .map(Observed::value)
-                .mapToDouble(value -> value.inSums())
-                .filter(Double::isFinite)
-                .toArray();
-        return values.length < 2
-                ? Optional.empty()
-                : Optional.of(Summary.of(values)).filter(found -> found.sd().orElse(0) > 0);
+        return question.observations().summary(arm).filter(found -> found.sd().orElse(0) > 0);
     }
 
     /** The season it was begun in: a quarter of the year, the winter one beginning in December. */

@@ -162,11 +162,12 @@ class DemoShelf {
                 "Burns eyes: goggles; strew with the wind at your back."));
         shelf.add(other("seaweed meal", MaterialKind.AMENDMENT, spring, "sack", ""));
         shelf.add(other(
-                "digestate liquor",
-                MaterialKind.EXTRACT,
-                today.minusDays(30),
-                "jerrycan, kept cool",
-                "Gives off ammonia; never near food."));
+                        "digestate liquor",
+                        MaterialKind.EXTRACT,
+                        today.minusDays(30),
+                        "jerrycan, kept cool",
+                        "Gives off ammonia; never near food.")
+                .with(List.of(LotFigure.of(Property.PRICE, 0.4, Origin.TYPICAL, "", today.minusDays(30)))));
         shelf.add(other(
                 "wood vinegar",
                 MaterialKind.CHEMICAL,

@@ -2,6 +2,7 @@ package elsom.web.findings;
 
 import elsom.core.analysis.Answer;
 import elsom.core.analysis.Comparison;
+import elsom.core.money.Pay;
 import elsom.core.quantity.Sentence;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.results.Composition;
@@ -94,6 +95,28 @@ final class Charts {
                 finite(interval.high() * factor),
                 c.margin().isPresent() ? c.margin().getAsDouble() * factor : null,
                 c.answer());
+    }
+
+    /** What treatments gain a unit, beside nothing gained. */
+    static String money(TrialRecord record, JudgedQuestion question, List<Pay> pays) {
+        return Json.of(new ContrastChart(
+                "net of a unit",
+                "net of a unit",
+                pays.stream()
+                        .filter(pay -> pay.net95().isPresent())
+                        .map(pay -> new Contrast(
+                                Swatch.of(record.treatment(pay.comparison().treatment() + 1)),
+                                question.name(pay.comparison().comparator()),
+                                pay.net(),
+                                pay.net95().orElseThrow().low(),
+                                pay.net95().orElseThrow().high(),
+                                null,
+                                switch (pay.says()) {
+                                    case PAYS -> Answer.BETTER;
+                                    case COSTS -> Answer.WORSE;
+                                    case CANT_TELL -> Answer.CANT_TELL;
+                                }))
+                        .toList()));
     }
 
     private static @Nullable Double finite(double value) {

@@ -108,10 +108,11 @@ class FindingsController {
             @RequestParam(defaultValue = "1") int bench,
             @RequestParam(defaultValue = "0") int at,
             @RequestParam(defaultValue = "false") boolean left,
+            @RequestParam(defaultValue = "") String kind,
             @RequestParam(defaultValue = "false") boolean sheet,
             Model model) {
         TrialRecord record = withBench(trial, bench);
-        model.addAttribute("page", UnitsPage.of(record, findings(record, at), bench, left, clock.instant()));
+        model.addAttribute("page", UnitsPage.of(record, findings(record, at), bench, left, kind, clock.instant()));
         return sheet ? "findings/units :: units" : "findings/units";
     }
 

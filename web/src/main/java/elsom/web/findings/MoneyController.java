@@ -1,19 +1,22 @@
 package elsom.web.findings;
 
-import elsom.core.money.MediumCost;
 import elsom.core.money.Pay;
+import elsom.core.money.Sold;
+import elsom.core.money.UnitCost;
+import elsom.core.money.UnitsNeeded;
+import elsom.core.plan.Plan;
 import elsom.core.quantity.Decimals;
-import elsom.core.quantity.Dimension;
-import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.results.Findings;
 import elsom.core.results.JudgedQuestion;
 import elsom.core.results.Section;
 import elsom.core.stats.Interval;
+import elsom.core.stats.Summary;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.Swatch;
 import elsom.web.kit.TrialHeader;
 import elsom.web.lots.Lots;
 import elsom.web.platform.NotFound;
+import elsom.web.trial.Plans;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -28,12 +31,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Whether treatments pay, by prices of one's own: nothing of it is stored, the link keeps it. */
 @Controller
 class MoneyController {
-    private static final double A_LITRE_ML = 1000;
+    private static final double SMALL = 0.1;
 
     private final OpenFindings open;
+    private final Plans plans;
     private final Lots lots;
 
-    MoneyController(OpenFindings open, Lots lots) {
+    MoneyController(OpenFindings open, Plans plans, Lots lots) {
+        this.plans = plans;
         this.open = open;
         this.lots = lots;
     }
@@ -51,6 +56,7 @@ class MoneyController {
             String per,
             List<Swatch> treatments,
             List<Row> rows,
+            String chart,
             List<Target> targets,
             boolean single) {}
 
@@ -68,7 +74,7 @@ class MoneyController {
             Pay.Says says) {}
 
     /** Units of a treatment that bring a yield. */
-    public record Target(Swatch swatch, String mean, String units) {}
+    public record Target(Swatch swatch, String mean, String units, String range) {}
 
     @GetMapping("/trials/{trial}/money")
     String show(@PathVariable long trial, @RequestParam Map<String, String> sent, Model model) {
@@ -82,12 +88,13 @@ class MoneyController {
                         "/trials/" + trial + "/findings",
                         "Back to the findings"));
         TrialRecord record = found.record();
+        Plan plan = plans.plan(record.trial().id());
         MoneyForm form = MoneyForm.read(
                 sent,
                 record.treatments().stream()
-                        .map(treatment -> MediumCost.ofUnit(record, treatment, lots::find))
+                        .map(treatment -> UnitCost.of(plan, record, treatment, lots::find))
                         .toList());
-        Per per = Per.of(question.kind().unit());
+        Sold per = Sold.by(question.kind().unit()).orElseThrow();
         model.addAttribute(
                 "page",
                 new MoneyPage(
@@ -98,31 +105,18 @@ class MoneyController {
                         per.name(),
                         Swatch.of(record),
                         form.ready() ? rows(record, question, form, per) : List.of(),
+                        form.ready() ? drawn(record, question, form, per) : "",
                         targets(record, question, form, per),
                         question.judgement().comparisons().stream()
                                 .allMatch(c -> c.interval().isEmpty())));
         return "findings/money";
     }
 
-    /** What is sold by: a kilogram for grams, a litre for millilitres, else one of the unit. */
-    record Per(String name, double units) {
-        static Per of(UnitOfMeasure unit) {
-            return switch (unit.dimension()) {
-                case MASS -> new Per("kg", unit == UnitOfMeasure.KILOGRAM ? 1 : A_LITRE_ML);
-                case VOLUME -> new Per("L", unit == UnitOfMeasure.LITRE ? 1 : A_LITRE_ML);
-                default -> new Per("piece", 1);
-            };
-        }
-    }
-
     private static boolean sold(JudgedQuestion question) {
-        UnitOfMeasure unit = question.kind().unit();
-        return unit.dimension() == Dimension.MASS
-                || unit.dimension() == Dimension.VOLUME
-                || unit == UnitOfMeasure.COUNT;
+        return Sold.by(question.kind().unit()).isPresent();
     }
 
-    private static List<Row> rows(TrialRecord record, JudgedQuestion question, MoneyForm form, Per per) {
+    private static List<Row> rows(TrialRecord record, JudgedQuestion question, MoneyForm form, Sold per) {
         return question.judgement().comparisons().stream()
                 .map(comparison -> {
                     Pay pay = Pay.of(comparison, form.price() / per.units(), form.costs());
@@ -131,8 +125,8 @@ class MoneyController {
                             question.name(comparison.comparator()),
                             signed(comparison.difference(), question.kind().decimals()) + " "
                                     + question.kind().unitSymbol(),
-                            signed(pay.extraCost(), 2),
-                            signed(pay.net(), 2),
+                            money(pay.extraCost()),
+                            money(pay.net()),
                             pay.net95().map(MoneyController::interval).orElse("–"),
                             pay.perCost().isPresent()
                                     ? Decimals.percent(pay.perCost().getAsDouble(), 0) + " %"
@@ -146,23 +140,45 @@ class MoneyController {
                 .toList();
     }
 
-    private static List<Target> targets(TrialRecord record, JudgedQuestion question, MoneyForm form, Per per) {
+    private static List<Target> targets(TrialRecord record, JudgedQuestion question, MoneyForm form, Sold per) {
         List<Target> targets = new ArrayList<>();
-        List<Double> means = question.judgement().means();
-        for (int arm = 0; form.target().isPresent() && arm < means.size(); arm++) {
-            if (Double.isFinite(means.get(arm))) {
-                OptionalDouble units = Pay.unitsFor(form.target().getAsDouble() * per.units(), means.get(arm));
+        for (int arm = 0; form.target().isPresent() && arm < record.treatments().size(); arm++) {
+            Optional<Summary> yield = question.observations().summary(arm);
+            if (yield.isPresent()) {
+                UnitsNeeded needed = UnitsNeeded.of(form.target().getAsDouble() * per.units(), yield.get());
                 targets.add(new Target(
                         Swatch.of(record.treatment(arm + 1)),
-                        question.kind().show(means.get(arm)),
-                        units.isPresent() ? Decimals.upTo(units.getAsDouble(), 0) : "none would"));
+                        question.kind().show(yield.get().mean()),
+                        whole(needed.units(), "none would"),
+                        needed.fewest().isPresent()
+                                ? whole(needed.fewest(), "") + " to " + whole(needed.most(), "any number")
+                                : "–"));
             }
         }
         return targets;
     }
 
+    private static String whole(OptionalDouble units, String none) {
+        return units.isPresent() ? Decimals.upTo(units.getAsDouble(), 0) : none;
+    }
+
+    /** Net of a unit with its interval beside nothing gained, as the differences of findings are drawn. */
+    private static String drawn(TrialRecord record, JudgedQuestion question, MoneyForm form, Sold per) {
+        return Charts.money(
+                record,
+                question,
+                question.judgement().comparisons().stream()
+                        .map(comparison -> Pay.of(comparison, form.price() / per.units(), form.costs()))
+                        .toList());
+    }
+
     private static String interval(Interval interval) {
-        return signed(interval.low(), 2) + " to " + signed(interval.high(), 2);
+        return money(interval.low()) + " to " + money(interval.high());
+    }
+
+    /** Cents and less of a single tray add up: small amounts keep a digit more. */
+    private static String money(double value) {
+        return signed(value, Math.abs(value) < SMALL ? 3 : 2);
     }
 
     private static String signed(double value, int decimals) {

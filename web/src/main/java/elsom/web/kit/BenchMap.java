@@ -45,8 +45,16 @@ public record BenchMap(List<Drawn> benches) {
         BELOW
     }
 
-    /** What is shown on a unit: a value, how it stands, and where a click leads. */
-    public record Face(String value, State state, String href) {}
+    /**
+     * What is shown on a unit: a value, how it stands, and where a click leads.
+     *
+     * @param shade how deep it is coloured, 1 to {@link elsom.core.results.Shades#STEPS}; 0 for not at all
+     */
+    public record Face(String value, State state, String href, int shade) {
+        public Face(String value, State state, String href) {
+            this(value, state, href, 0);
+        }
+    }
 
     /**
      * What the units of one treatment look like on this bench, drawn once and placed often; centred on 0, 0.
@@ -110,7 +118,8 @@ public record BenchMap(List<Drawn> benches) {
             };
             return new Cell(
                     code,
-                    "unit " + face.state().name().toLowerCase(Locale.ROOT) + (shape.plated() ? "" : " small"),
+                    "unit " + face.state().name().toLowerCase(Locale.ROOT) + (shape.plated() ? "" : " small")
+                            + (face.shade() > 0 ? " shade-" + face.shade() : ""),
                     code + ", " + treatment + stands,
                     face.href(),
                     shape,

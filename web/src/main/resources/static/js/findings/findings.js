@@ -1,6 +1,7 @@
 // The findings page: draws its charts, swaps chart and table, opens the working of a number.
 
 import { typing } from '../kit/frame.js';
+import { offerToKeep } from '../kit/keep.js';
 import { drawContrasts } from './contrasts.js';
 import { drawCourse, courseTable, points } from './course.js';
 import { doses } from './dose.js';
@@ -8,6 +9,7 @@ import { oneStop } from './grid.js';
 import { drawInteraction } from './interaction.js';
 import { drawLime } from './lime.js';
 import { drawPlantBack } from './plantback.js';
+import { drawScatter } from './scatter.js';
 import { drawThreshold } from './threshold.js';
 import { drawVolumes } from './volumes.js';
 
@@ -21,12 +23,13 @@ function drawEach(attribute, draw) {
 }
 drawEach('contrasts', drawContrasts);
 drawEach('interaction', drawInteraction);
+drawEach('scatter', drawScatter);
 drawEach('portions', drawVolumes);
 drawEach('threshold', drawThreshold);
 drawEach('lime', drawLime);
 drawEach('plantback', drawPlantBack);
 document.querySelectorAll('[data-doses]').forEach(doses);
-document.querySelectorAll('[data-grid]').forEach(oneStop);
+document.querySelectorAll('table[data-grid]').forEach(oneStop);
 
 const courseSections = [...document.querySelectorAll('.courses, .report')].map((section) => {
   const courses = [...section.querySelectorAll('[data-course-chart]')];
@@ -78,6 +81,8 @@ document.addEventListener('keydown', (event) => {
   if (event.key === 'n' && !typing(event.target) && !event.ctrlKey && !event.metaKey && !document.querySelector('dialog[open]')) courseSections.forEach((swap) => swap());
 });
 
+document.querySelectorAll('.sheet:not(.report)').forEach(offerToKeep);
+
 /** A part of another page of this trial; goes to that page when it can't be had. */
 async function part(href, selector) {
   const response = await fetch(`${href}&sheet=true`);
@@ -91,7 +96,9 @@ async function part(href, selector) {
 const units = document.getElementById('units');
 units?.addEventListener('toggle', async () => {
   const table = await part(units.dataset.href, '.sheet');
-  if (table) units.querySelector('.hint').replaceWith(table);
+  if (!table) return;
+  units.querySelector('.hint').replaceWith(table);
+  offerToKeep(table);
 }, { once: true });
 
 const sheet = document.getElementById('working');

@@ -121,7 +121,7 @@ class FindingsPagesTest {
     @Test
     void everyUnitIsOnTheBenchWithItsFigureOrADash() {
         TrialRecord record = heights();
-        UnitsPage page = UnitsPage.of(record, found(record), 1, false, LATER);
+        UnitsPage page = UnitsPage.of(record, found(record), 1, false, "", LATER);
         assertThat(page.units()).hasSize(10);
         assertThat(page.shownWords()).isEqualTo("height, cm, at day 14");
         BenchMap.Drawn bench = page.map().benches().get(0);
@@ -137,7 +137,7 @@ class FindingsPagesTest {
     @Test
     void whatTreatmentsLeaveOverIsSeenOnTheBench() {
         TrialRecord record = heights();
-        UnitsPage page = UnitsPage.of(record, found(record), 1, true, LATER);
+        UnitsPage page = UnitsPage.of(record, found(record), 1, true, "", LATER);
         assertThat(page.choices()).filteredOn(FindingsPage.Choice::here).hasSize(1);
         assertThat(page.shownWords()).startsWith("left over of height");
         List<BenchMap.Cell> cells = page.map().benches().get(0).cells().stream()
@@ -147,7 +147,10 @@ class FindingsPagesTest {
         assertThat(cells)
                 .allSatisfy(
                         cell -> assertThat(cell.value()).startsWith(cell.css().contains("below") ? "−" : "+"));
-        assertThat(cells).extracting(BenchMap.Cell::css).contains("unit above", "unit below");
+        assertThat(cells)
+                .extracting(BenchMap.Cell::css)
+                .anyMatch(css -> css.matches("unit above shade-[1-5]"))
+                .anyMatch(css -> css.matches("unit below shade-[1-5]"));
     }
 
     @Test
@@ -156,7 +159,7 @@ class FindingsPagesTest {
         Look later = growth.record().looks().get(3);
         growth.lose(growth.unit(1, 1), later);
         TrialRecord record = growth.record();
-        UnitsPage page = UnitsPage.of(record, found(record), 1, false, LATER);
+        UnitsPage page = UnitsPage.of(record, found(record), 1, false, "", LATER);
         assertThat(page.units())
                 .filteredOn(UnitsPage.UnitLine::lost)
                 .singleElement()
