@@ -79,7 +79,7 @@ class FindingsController {
                 "media",
                 learning.learned(record, findings).stream().map(Lot::name).toList());
         model.addAttribute("fair", FairMark.of(record, findings, fairness.of(record, findings)));
-        model.addAttribute("money", MoneyController.href(record, findings).orElse(null));
+        model.addAttribute("money", Money.href(record, findings).orElse(null));
         model.addAttribute("amendments", plans.amendments(record.trial().id()));
         model.addAttribute(
                 "page",

@@ -1,62 +1,84 @@
 package elsom.web.report;
 
-import elsom.core.audit.Audit;
 import elsom.core.results.Findings;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import elsom.web.fair.FairMark;
 import elsom.web.fair.FairPage;
-import elsom.web.fair.Fairness;
 import elsom.web.findings.FindingsPage;
 import elsom.web.findings.WorkedOut;
 import elsom.web.kit.ClosedPage;
 import elsom.web.kit.TrialHeader;
-import elsom.web.trial.Plans;
+import elsom.web.next.NextPage;
+import elsom.web.platform.Refusal;
 import elsom.web.trial.Trials;
 import java.time.Clock;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 
-/** The trial on paper. */
+/** The trial on paper, and as Markdown. */
 @Controller
 class ReportController {
-    private final Trials trials;
-    private final Plans plans;
-    private final WorkedOut workedOut;
-    private final Fairness fairness;
-    private final Clock clock;
+    private static final MediaType MARKDOWN = MediaType.parseMediaType("text/markdown;charset=UTF-8");
 
-    ReportController(Trials trials, Plans plans, WorkedOut workedOut, Fairness fairness, Clock clock) {
-        this.fairness = fairness;
+    private final Trials trials;
+    private final WorkedOut workedOut;
+    private final Reports reports;
+    private final Clock clock;
+    private final String version;
+
+    ReportController(
+            Trials trials, WorkedOut workedOut, Reports reports, Clock clock, @Value("${elsom.build}") String version) {
         this.trials = trials;
-        this.plans = plans;
         this.workedOut = workedOut;
+        this.reports = reports;
         this.clock = clock;
+        this.version = version;
     }
 
     @GetMapping("/trials/{trial}/report")
-    String show(@PathVariable long trial, Model model) {
+    String show(@PathVariable long trial, @RequestParam Map<String, String> sent, Model model) {
         TrialRecord record = trials.snapshot(new TrialId(trial));
-        Optional<ClosedPage> closed = ClosedPage.ofFindings(record, clock.instant(), TrialHeader.Step.REPORT);
+        Optional<ClosedPage> closed = closed(record);
         if (closed.isPresent()) {
             model.addAttribute("page", closed.get());
             return "kit/closed";
         }
-        TrialId id = record.trial().id();
-        Findings findings = workedOut.of(record, OptionalInt.empty());
-        Audit audit = fairness.of(record, findings);
-        FairMark mark = FairMark.of(record, findings, audit);
-        model.addAttribute("fair", mark);
-        model.addAttribute("told", FairPage.of(record, mark, audit, 0, clock.instant()));
-        model.addAttribute(
-                "page",
-                ReportPage.of(record, plans.plan(id), plans.amendments(id), places(record, findings), clock.instant()));
+        Told told = reports.told(record, sent);
+        model.addAttribute("fair", told.mark());
+        model.addAttribute("told", FairPage.of(record, told.mark(), told.audit(), 0, told.now()));
+        model.addAttribute("money", told.money().orElse(null));
+        model.addAttribute("stages", NextPage.stages(record, told.chain()));
+        model.addAttribute("pooled", NextPage.pooled(told.chain()));
+        model.addAttribute("offers", NextPage.offers(told.proposals()));
+        model.addAttribute("kinds", told.findings().kinds());
+        model.addAttribute("page", page(told));
         return "report/report";
+    }
+
+    private Optional<ClosedPage> closed(TrialRecord record) {
+        return ClosedPage.ofFindings(record, clock.instant(), TrialHeader.Step.REPORT);
+    }
+
+    private ReportPage page(Told told) {
+        return ReportPage.of(
+                told.record(),
+                told.plan(),
+                told.findings(),
+                told.amendments(),
+                places(told.record(), told.findings()),
+                version,
+                told.now());
     }
 
     private List<FindingsPage> places(TrialRecord record, Findings findings) {
@@ -69,5 +91,23 @@ class ReportController {
                         TrialHeader.Step.REPORT,
                         clock.instant()))
                 .toList();
+    }
+
+    @GetMapping("/trials/{trial}/report.md")
+    ResponseEntity<String> markdown(@PathVariable long trial, @RequestParam Map<String, String> sent) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        if (closed(record).isPresent()) {
+            throw new Refusal("There is nothing to report yet.");
+        }
+        Told told = reports.told(record, sent);
+        return ResponseEntity.ok()
+                .contentType(MARKDOWN)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("trial-" + trial + ".md")
+                                .build()
+                                .toString())
+                .body(ReportMarkdown.of(told, page(told)));
     }
 }

@@ -2,22 +2,33 @@ package elsom.web.report;
 
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Plan;
+import elsom.core.plan.PlanSentence;
 import elsom.core.protocol.Protocols;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Quantity;
+import elsom.core.quantity.Sentence;
+import elsom.core.results.Findings;
+import elsom.core.results.UnitResult;
 import elsom.core.trial.Bench;
 import elsom.core.trial.Container;
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.Reading;
+import elsom.core.trial.ReadingId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import elsom.web.findings.FindingsPage;
+import elsom.web.kit.BenchMap;
 import elsom.web.kit.Times;
 import elsom.web.kit.TrialHeader;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
 
@@ -29,7 +40,17 @@ record ReportPage(
         List<String> method,
         List<String> wentWrong,
         List<String> changed,
-        String printed) {
+        String planned,
+        BenchMap map,
+        List<String> cautions,
+        List<String> corrections,
+        List<UnitResult> raw,
+        String made) {
+    /** More rows than that are no page to print; a spreadsheet has them. */
+    private static final int MOST_RAW = 120;
+
+    private static final int MOST_KINDS = 8;
+    private static final int MOST_CORRECTIONS = 40;
 
     /**
      * The report.
@@ -37,7 +58,13 @@ record ReportPage(
      * @param places what findings show of each bench, in the benches' order
      */
     static ReportPage of(
-            TrialRecord record, Plan plan, List<Amendment> amendments, List<FindingsPage> places, Instant now) {
+            TrialRecord record,
+            Plan plan,
+            Findings findings,
+            List<Amendment> amendments,
+            List<FindingsPage> places,
+            String version,
+            Instant now) {
         return new ReportPage(
                 places.get(0).header(),
                 places.get(0),
@@ -45,7 +72,61 @@ record ReportPage(
                 method(record, plan),
                 wentWrong(record),
                 amendments.stream().map(amendment -> changed(record, amendment)).toList(),
-                Times.dayAndTime(now, record.trial().zone()));
+                PlanSentence.of(plan),
+                BenchMap.of(record, unit -> face(record, unit)),
+                cautions(record),
+                corrections(record),
+                findings.units().size() <= MOST_RAW && findings.kinds().size() <= MOST_KINDS
+                        ? findings.units()
+                        : List.of(),
+                "Made " + Times.dayAndTime(now, record.trial().zone()) + " by Elsom " + version + ", trial "
+                        + record.trial().id() + ", seed " + record.trial().seed()
+                        + ". Every figure is the mean of its units ± their standard deviation; intervals hold at 95 %,"
+                        + " adjusted for all comparisons of a question.");
+    }
+
+    private static BenchMap.Face face(TrialRecord record, ExperimentalUnit unit) {
+        boolean lost = record.ended(unit.code()).isPresent();
+        return new BenchMap.Face(
+                record.treatment(unit).code(),
+                lost ? BenchMap.State.LOST : BenchMap.State.DONE,
+                "/trials/" + record.trial().id() + "/units/" + unit.code());
+    }
+
+    /** What the work was to be done with care for, once each, with who rules over it. */
+    private static List<String> cautions(TrialRecord record) {
+        return Protocols.find(record.trial().protocol()).orElseThrow().preparation().stream()
+                .flatMap(step -> step.cautions().stream())
+                .distinct()
+                .map(caution -> caution.text() + (caution.deferTo().isEmpty() ? "" : " " + caution.deferTo()))
+                .toList();
+    }
+
+    /** Every corrected reading: what was, what is, why and by whom. */
+    private static List<String> corrections(TrialRecord record) {
+        List<String> lines = new ArrayList<>();
+        Map<ReadingId, Reading> byId = new HashMap<>();
+        record.readings().forEach(reading -> byId.put(reading.id(), reading));
+        for (Reading reading : record.readings()) {
+            Reading before = reading.supersedes() == null ? null : byId.get(reading.supersedes());
+            if (before != null && reading.reason() != null && lines.size() < MOST_CORRECTIONS) {
+                Endpoint endpoint = record.endpoint(reading.ref().endpoint());
+                lines.add(reading.ref().unit() + ", "
+                        + record.look(reading.ref().look()).map(Look::name).orElse("") + ", "
+                        + Sentence.inside(endpoint.name()) + ": " + value(before, endpoint) + " → "
+                        + value(reading, endpoint) + ", "
+                        + reading.reason().label().toLowerCase(Locale.ROOT) + " ("
+                        + reading.station() + ", "
+                        + Times.dayAndTime(reading.recordedAt(), record.trial().zone()) + ").");
+            }
+        }
+        return lines;
+    }
+
+    private static String value(Reading reading, Endpoint endpoint) {
+        return reading.value() == null
+                ? "taken back"
+                : new Quantity(reading.value(), endpoint.unit()).show(endpoint.decimals() + 1);
     }
 
     private static String changed(TrialRecord record, Amendment amendment) {

@@ -30,8 +30,10 @@ class ReportPageTest {
         return ReportPage.of(
                 record,
                 plan,
+                findings,
                 List.of(amendments),
                 List.of(FindingsPage.of(record, findings, List.of(), 1, TrialHeader.Step.REPORT, now)),
+                "test",
                 now);
     }
 

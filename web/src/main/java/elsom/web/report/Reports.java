@@ -1,0 +1,63 @@
+package elsom.web.report;
+
+import elsom.core.audit.Audit;
+import elsom.core.next.WhatNext;
+import elsom.core.results.Findings;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.web.fair.FairMark;
+import elsom.web.fair.Fairness;
+import elsom.web.findings.Money;
+import elsom.web.findings.WorkedOut;
+import elsom.web.kit.TrialHeader;
+import elsom.web.next.Chains;
+import elsom.web.trial.Plans;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Map;
+import java.util.OptionalInt;
+import org.springframework.stereotype.Component;
+
+/** Gathers what a report tells. */
+@Component
+class Reports {
+    private final Plans plans;
+    private final WorkedOut workedOut;
+    private final Fairness fairness;
+    private final Money money;
+    private final Chains chains;
+    private final Clock clock;
+
+    Reports(Plans plans, WorkedOut workedOut, Fairness fairness, Money money, Chains chains, Clock clock) {
+        this.plans = plans;
+        this.workedOut = workedOut;
+        this.fairness = fairness;
+        this.money = money;
+        this.chains = chains;
+        this.clock = clock;
+    }
+
+    /**
+     * A trial's report by its last complete look.
+     *
+     * @param sent prices and costs as they were typed; without them nothing is said of money
+     */
+    Told told(TrialRecord record, Map<String, String> sent) {
+        TrialId id = record.trial().id();
+        Instant now = clock.instant();
+        Findings findings = workedOut.of(record, OptionalInt.empty());
+        Audit audit = fairness.of(record, findings);
+        return new Told(
+                record,
+                plans.plan(id),
+                findings,
+                audit,
+                FairMark.of(record, findings, audit),
+                money.page(record, findings, TrialHeader.of(record, now, TrialHeader.Step.REPORT), sent)
+                        .filter(page -> !page.rows().isEmpty()),
+                chains.of(id),
+                WhatNext.after(chains.ended(record, findings)),
+                plans.amendments(id),
+                now);
+    }
+}

@@ -1,0 +1,32 @@
+package elsom.web.report;
+
+import elsom.core.audit.Audit;
+import elsom.core.chain.Chain;
+import elsom.core.next.Proposal;
+import elsom.core.plan.Amendment;
+import elsom.core.plan.Plan;
+import elsom.core.results.Findings;
+import elsom.core.trial.TrialRecord;
+import elsom.web.fair.FairMark;
+import elsom.web.findings.Money;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * All that a report tells of a trial.
+ *
+ * @param money with prices that were typed; empty where none were, or nothing is sold
+ * @param proposals what to try next, at most three
+ */
+record Told(
+        TrialRecord record,
+        Plan plan,
+        Findings findings,
+        Audit audit,
+        FairMark mark,
+        Optional<Money.MoneyPage> money,
+        Chain chain,
+        List<Proposal> proposals,
+        List<Amendment> amendments,
+        Instant now) {}

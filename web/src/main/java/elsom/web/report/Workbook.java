@@ -1,0 +1,295 @@
+package elsom.web.report;
+
+import elsom.core.analysis.Comparison;
+import elsom.core.audit.Fault;
+import elsom.core.plan.PlanSentence;
+import elsom.core.results.FigureKind;
+import elsom.core.results.Findings;
+import elsom.core.results.GroupFigure;
+import elsom.core.results.GroupResult;
+import elsom.core.results.JudgedQuestion;
+import elsom.core.results.Section;
+import elsom.core.results.UnitResult;
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Look;
+import elsom.core.trial.Reading;
+import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.dhatim.fastexcel.Worksheet;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A trial as one .xlsx: what was read, what was worked out and what was judged, a sheet each, numbers as numbers. Shares are
+ * fractions of 1, as everywhere in files.
+ */
+final class Workbook {
+    private static final String APPLICATION = "Elsom";
+    private static final String FORMAT = "1.0";
+
+    private final org.dhatim.fastexcel.Workbook book;
+    private final TrialRecord record;
+
+    private Workbook(org.dhatim.fastexcel.Workbook book, TrialRecord record) {
+        this.book = book;
+        this.record = record;
+    }
+
+    /**
+     * Writes it.
+     *
+     * @param told empty while there are no findings to see: then units and readings alone
+     */
+    static void write(TrialRecord record, Optional<Told> told, OutputStream out) throws IOException {
+        try (org.dhatim.fastexcel.Workbook book = new org.dhatim.fastexcel.Workbook(out, APPLICATION, FORMAT)) {
+            Workbook writing = new Workbook(book, record);
+            writing.trial(told);
+            if (told.isPresent()) {
+                writing.answers(told.get());
+                writing.comparisons(told.get().findings());
+                writing.figures(told.get().findings());
+                writing.fair(told.get());
+            }
+            writing.units(told.map(Told::findings));
+            writing.readings();
+        }
+    }
+
+    /** Rows of one sheet; a bold heading that stays in view. */
+    private static final class Rows {
+        private final Worksheet sheet;
+        private int row;
+
+        Rows(org.dhatim.fastexcel.Workbook book, String name, String... heads) {
+            this.sheet = book.newWorksheet(name);
+            add((Object[]) heads);
+            sheet.range(0, 0, 0, heads.length - 1).style().bold().set();
+            sheet.freezePane(0, 1);
+        }
+
+        void add(@Nullable Object... cells) {
+            for (int column = 0; column < cells.length; column++) {
+                Object cell = cells[column];
+                if (cell instanceof Integer || cell instanceof Long) {
+                    sheet.value(row, column, ((Number) cell).longValue());
+                } else if (cell instanceof Number number) {
+                    sheet.value(row, column, number);
+                } else if (cell instanceof LocalDateTime at) {
+                    sheet.value(row, column, at);
+                    sheet.style(row, column).format("yyyy-mm-dd hh:mm").set();
+                } else if (cell instanceof Boolean said) {
+                    sheet.value(row, column, said ? "yes" : "no");
+                } else if (cell != null) {
+                    sheet.value(row, column, cell.toString());
+                }
+            }
+            row++;
+        }
+    }
+
+    private void trial(Optional<Told> told) {
+        Rows rows = new Rows(book, "Trial", "What", "Value");
+        rows.add("question", record.trial().question());
+        told.ifPresent(all -> rows.add("plan", PlanSentence.of(all.plan())));
+        rows.add("kind", record.trial().protocol().value());
+        rows.add("start", local(record.trial().start()));
+        rows.add("time zone", record.trial().zone().getId());
+        rows.add("seed", record.trial().seed());
+        rows.add("number in its store", record.trial().id().value());
+        told.ifPresent(all -> {
+            rows.add(
+                    "as a test", all.audit().grade().label() + ": " + all.mark().words());
+            rows.add(
+                    "judged at",
+                    record.look(all.findings().comparedAt()).map(Look::name).orElse(""));
+        });
+    }
+
+    private LocalDateTime local(java.time.Instant at) {
+        return LocalDateTime.ofInstant(at, record.trial().zone());
+    }
+
+    private void answers(Told told) {
+        Rows rows =
+                new Rows(book, "Answers", "Question", "Asked", "Answer", "Sentence", "What would change it", "Capped");
+        for (Findings.Answered answered : told.findings().answers()) {
+            var cap = told.mark().cap(answered);
+            rows.add(
+                    answered.question(),
+                    answered.asked(),
+                    answered.verdict().firmness().label(),
+                    answered.verdict().sentence(),
+                    answered.verdict().wouldChange(),
+                    cap == null ? "" : cap.grade().label() + ": " + cap.seen());
+        }
+    }
+
+    private void comparisons(Findings findings) {
+        Rows rows = new Rows(
+                book,
+                "Comparisons",
+                "Question",
+                "Endpoint",
+                "Unit",
+                "Look",
+                "Treatment",
+                "Beside",
+                "Difference",
+                "Low 95 %",
+                "High 95 %",
+                "Percent",
+                "p",
+                "Margin",
+                "Answer");
+        for (Section.Contrasts section : findings.sections(Section.Contrasts.class)) {
+            JudgedQuestion question = section.question();
+            for (Comparison c : question.judgement().comparisons()) {
+                rows.add(
+                        question.number(),
+                        question.kind().label(),
+                        question.kind().unit().symbol(),
+                        question.look().name(),
+                        question.name(c.treatment()),
+                        question.name(c.comparator()),
+                        finite(c.difference()),
+                        c.interval().map(interval -> finite(interval.low())).orElse(null),
+                        c.interval().map(interval -> finite(interval.high())).orElse(null),
+                        c.percent().isPresent() ? finite(c.percent().getAsDouble()) : null,
+                        c.p().isPresent() ? finite(c.p().getAsDouble()) : null,
+                        c.margin().isPresent() ? finite(c.margin().getAsDouble()) : null,
+                        c.answer().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '));
+            }
+        }
+    }
+
+    private static @Nullable Double finite(double value) {
+        return Double.isFinite(value) ? value : null;
+    }
+
+    private void figures(Findings findings) {
+        Rows rows = new Rows(
+                book, "Figures", "Bench", "Treatment", "Figure", "Unit", "n", "Mean", "SD", "Low 95 %", "High 95 %");
+        for (GroupResult group : findings.groups()) {
+            for (GroupFigure figure : group.figures()) {
+                rows.add(
+                        record.bench(group.key().bench()).name(),
+                        group.name(),
+                        figure.kind().label(),
+                        figure.kind().unit().symbol(),
+                        figure.summary().n(),
+                        figure.summary().mean(),
+                        figure.summary().sd().isPresent()
+                                ? figure.summary().sd().getAsDouble()
+                                : null,
+                        figure.summary()
+                                .interval95()
+                                .map(interval -> interval.low())
+                                .orElse(null),
+                        figure.summary()
+                                .interval95()
+                                .map(interval -> interval.high())
+                                .orElse(null));
+            }
+        }
+    }
+
+    private void fair(Told told) {
+        Rows rows = new Rows(book, "Fair test", "Weight", "Seen", "Why it matters", "Which way", "Next time", "Units");
+        for (Fault fault : told.audit().faults()) {
+            rows.add(
+                    fault.grade().label(),
+                    fault.seen(),
+                    fault.why(),
+                    fault.pushes(),
+                    fault.next(),
+                    fault.units().stream().map(UnitCode::value).collect(Collectors.joining(" ")));
+        }
+    }
+
+    private void units(Optional<Findings> findings) {
+        List<FigureKind> kinds = findings.map(Findings::kinds).orElse(List.of());
+        List<String> heads = new ArrayList<>(Arrays.asList(
+                "Unit", "Treatment", "Replicate", "Block", "Bench", "Row", "Column", "Filled, mL", "Lost"));
+        kinds.forEach(kind -> heads.add(kind.label()
+                + (kind.unit().symbol().isEmpty() ? "" : ", " + kind.unit().symbol())));
+        Rows rows = new Rows(book, "Units", heads.toArray(String[]::new));
+        Map<UnitCode, UnitResult> results = findings.map(Findings::units).orElse(List.of()).stream()
+                .collect(Collectors.toMap(one -> one.unit().code(), Function.identity()));
+        for (ExperimentalUnit unit : record.units()) {
+            List<@Nullable Object> cells = new ArrayList<>(List.of(
+                    unit.code().value(),
+                    record.treatment(unit).name(),
+                    unit.replicate(),
+                    unit.block(),
+                    record.bench(unit.position().bench()).name(),
+                    unit.position().row(),
+                    unit.position().column(),
+                    unit.filledVolumeMl(),
+                    record.ended(unit.code()).isPresent()));
+            UnitResult result = results.get(unit.code());
+            for (FigureKind kind : kinds) {
+                cells.add(
+                        result == null
+                                ? null
+                                : result.figure(kind)
+                                        .map(figure -> finite(figure.value()))
+                                        .orElse(null));
+            }
+            rows.add(cells.toArray());
+        }
+    }
+
+    private void readings() {
+        Rows rows = new Rows(
+                book,
+                "Readings",
+                "Number",
+                "Unit",
+                "Treatment",
+                "Look",
+                "Endpoint",
+                "Reading of several",
+                "Value",
+                "In",
+                "As typed",
+                "Taken",
+                "Station",
+                "How",
+                "Corrects number",
+                "Why",
+                "Stands");
+        for (Reading reading : record.readings()) {
+            Endpoint endpoint = record.endpoint(reading.ref().endpoint());
+            rows.add(
+                    reading.id().value(),
+                    reading.ref().unit().value(),
+                    record.unit(reading.ref().unit())
+                            .map(unit -> record.treatment(unit).name())
+                            .orElse(""),
+                    record.look(reading.ref().look()).map(Look::name).orElse(""),
+                    endpoint.name(),
+                    reading.ref().subReading(),
+                    reading.value(),
+                    endpoint.unit().symbol(),
+                    reading.typedText(),
+                    local(reading.takenAt()),
+                    reading.station(),
+                    reading.instrument().label(),
+                    reading.supersedes() == null ? null : reading.supersedes().value(),
+                    reading.reason() == null ? null : reading.reason().label(),
+                    record.current(reading.ref())
+                            .map(current -> current.id().equals(reading.id()))
+                            .orElse(false));
+        }
+    }
+}
