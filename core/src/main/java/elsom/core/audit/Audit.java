@@ -37,6 +37,12 @@ public record Audit(List<Fault> faults) {
             new MixedSpecies(),
             new TooFewToTell(),
             new OneHitOfMany(),
+            new NitrogenApart(),
+            new OtherBasis(),
+            new MissedWatering(),
+            new SharedWater(),
+            new WeatherApart(),
+            new ByHand(),
             new OneLotOnly());
 
     public Audit {

@@ -29,6 +29,12 @@ public enum FaultCode {
     MIXED_SPECIES,
     TOO_FEW,
     ONE_OF_MANY,
+    NITROGEN,
+    BASIS,
+    MISSED_WATERING,
+    SHARED_WATER,
+    WEATHER,
+    BY_HAND,
     ONE_LOT;
 
     public String code() {

@@ -4,6 +4,7 @@ import elsom.core.analysis.Comparison;
 import elsom.core.analysis.Interaction;
 import elsom.core.flag.Scene;
 import elsom.core.plan.Measure;
+import elsom.core.trial.EndpointCode;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -67,7 +68,8 @@ public final class AskedQuestions implements Analysis {
                     question.asked(),
                     question.stated().label(),
                     Wording.of(question),
-                    Wording.changes(question)));
+                    Wording.changes(question),
+                    Optional.of(new EndpointCode(question.kind().code()))));
             findings.flags(question.flags());
         }
         judged.forEach(question -> findings.section(new Section.Contrasts(question)));
@@ -80,7 +82,7 @@ public final class AskedQuestions implements Analysis {
         Optional<Interaction> found = question.judgement().interaction();
         found.ifPresent(interaction -> {
             Verdict verdict = Wording.interaction(question, interaction);
-            findings.answer(Findings.Answered.unasked(verdict));
+            findings.answer(Findings.Answered.unasked(verdict).about(question.kind()));
             findings.section(new Section.InteractionPicture(question, verdict));
         });
     }

@@ -5,6 +5,7 @@ import elsom.core.diagnosis.Diagnosis;
 import elsom.core.diagnosis.NextTest;
 import elsom.core.diagnosis.Seen;
 import elsom.core.dose.DoseEffect;
+import elsom.core.trial.EndpointCode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -27,7 +28,8 @@ public final class BioassayWording {
                                 + ". " + cause(result),
                         "It shows injury, not the substance: a laboratory names it, and no product or firm is accused by"
                                 + " it. It holds for this lot and these plants."))
-                .with(details(result));
+                .with(details(result))
+                .about(EndpointCode.INJURY);
     }
 
     private static Verdict.Firmness firmness(BioassayResult result) {

@@ -28,7 +28,7 @@ public final class DoseWording {
             withName(line, earlier(result, line)).ifPresent(details::add);
         }
         result.sensitivity().map(DoseWording::sensitivity).ifPresent(details::add);
-        return Findings.Answered.unasked(verdict(result)).with(details);
+        return Findings.Answered.unasked(verdict(result)).with(details).about(result.kind());
     }
 
     private static Optional<String> withName(DoseResult.Line line, Optional<String> sentence) {

@@ -4,6 +4,7 @@ import elsom.core.flag.Flag;
 import elsom.core.flag.UncheckedMeter;
 import elsom.core.flag.UnevenCare;
 import elsom.core.plan.WateringSchool;
+import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
 import elsom.core.trial.UnitCode;
 import java.util.ArrayList;
@@ -36,19 +37,34 @@ public record Findings(
      * @param question its number, 1-based; 0 for what nobody asked
      * @param marked how a question is marked that was asked late; empty otherwise
      * @param details further sentences, such as when the answer changed
+     * @param about the endpoint that it stands on; empty when it stands on several, or on what is none
      */
-    public record Answered(int question, String asked, String marked, Verdict verdict, List<String> details) {
+    public record Answered(
+            int question,
+            String asked,
+            String marked,
+            Verdict verdict,
+            List<String> details,
+            Optional<EndpointCode> about) {
         public Answered {
             details = List.copyOf(details);
         }
 
         Answered with(List<String> more) {
-            return new Answered(question, asked, marked, verdict, more);
+            return new Answered(question, asked, marked, verdict, more, about);
+        }
+
+        Answered about(EndpointCode endpoint) {
+            return new Answered(question, asked, marked, verdict, details, Optional.of(endpoint));
+        }
+
+        Answered about(FigureKind kind) {
+            return about(new EndpointCode(kind.code()));
         }
 
         /** What can be said though nobody asked. */
         public static Answered unasked(Verdict verdict) {
-            return new Answered(0, "", "", verdict, List.of());
+            return new Answered(0, "", "", verdict, List.of(), Optional.empty());
         }
     }
 

@@ -17,6 +17,7 @@ public final class PlantBackWording {
 
     static Findings.Answered of(PlantBackResult result) {
         return Findings.Answered.unasked(new Verdict(firmness(result), sentence(result), RULES))
+                .about(result.kind())
                 .with(details(result));
     }
 

@@ -53,6 +53,7 @@ public final class ThresholdAnswers implements Analysis {
         if (series && harvested.isPresent()) {
             ThresholdResult result = result(evidence, factors.get(0), harvested.get());
             findings.answer(Findings.Answered.unasked(ThresholdWording.of(result))
+                    .about(result.yield())
                     .with(ThresholdWording.details(result, factors.get(0))));
             findings.section(new Section.Threshold(result));
         }

@@ -42,7 +42,9 @@ public final class TitrationAnswers implements Analysis {
         List<Look> looks = evidence.looksOf(PH);
         if (series && !looks.isEmpty()) {
             TitrationResult result = result(evidence, factors.get(0), looks);
-            findings.answer(Findings.Answered.unasked(verdict(result)).with(details(result)));
+            findings.answer(Findings.Answered.unasked(verdict(result))
+                    .with(details(result))
+                    .about(PH));
             findings.section(new Section.LimeCurve(result));
         }
     }

@@ -11,8 +11,8 @@ import java.util.stream.Collectors;
 /** Something that makes part of a bench unlike the rest: rows and columns 1-based, both ends counted. */
 public record Influence(Kind kind, int fromRow, int toRow, int fromColumn, int toColumn) {
     private static final int FARTHEST = 200;
-    private static final Pattern TYPED =
-            Pattern.compile("(draught|draft|heat mat|mat|drip|shade)\\s+rows?\\s+(\\d{1,3})(?:\\s*[-–]\\s*(\\d{1,3}))?"
+    private static final Pattern TYPED = Pattern.compile(
+            "(draught|draft|heat mat|shared saucer|saucer|mat|drip|shade)\\s+rows?\\s+(\\d{1,3})(?:\\s*[-–]\\s*(\\d{1,3}))?"
                     + "(?:,?\\s+columns?\\s+(\\d{1,3})(?:\\s*[-–]\\s*(\\d{1,3}))?)?");
 
     /** What it is. */
@@ -20,7 +20,9 @@ public record Influence(Kind kind, int fromRow, int toRow, int fromColumn, int t
         DRAUGHT("draught"),
         HEAT_MAT("heat mat"),
         DRIP("drip"),
-        SHADE("shade");
+        SHADE("shade"),
+        /** One saucer, tray of water or wet mat for all that stand in it. */
+        SHARED_WATER("shared saucer");
 
         private final String label;
 
@@ -37,6 +39,7 @@ public record Influence(Kind kind, int fromRow, int toRow, int fromColumn, int t
                 case "draught", "draft" -> DRAUGHT;
                 case "heat mat", "mat" -> HEAT_MAT;
                 case "drip" -> DRIP;
+                case "shared saucer", "saucer" -> SHARED_WATER;
                 default -> SHADE;
             };
         }

@@ -11,6 +11,8 @@ public enum MishapKind {
     PEST("Pest", false),
     MOULD("Mould", false),
     HEAT("Too hot", false),
+    WEATHER("Frost, hail, rain or wind", false),
+    REPLACED("Replaced by another", false),
     MISSED("Look missed or late", false),
     FED("Fed by mistake", false),
     SWAPPED("Swapped", false),

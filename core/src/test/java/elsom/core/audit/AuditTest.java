@@ -11,6 +11,7 @@ import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Pots;
 import elsom.core.plan.Question;
+import elsom.core.plan.Recurring;
 import elsom.core.plan.Rules;
 import elsom.core.plan.Site;
 import elsom.core.plan.Stated;
@@ -18,10 +19,12 @@ import elsom.core.trial.BenchPosition;
 import elsom.core.trial.ControlKind;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Influence;
 import elsom.core.trial.Instrument;
 import elsom.core.trial.LightMap;
 import elsom.core.trial.MishapKind;
 import elsom.core.trial.Side;
+import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
@@ -58,6 +61,31 @@ class AuditTest {
 
     private static PlannedTreatment plain(String name, ControlKind control) {
         return PlannedTreatment.of(name, name, control);
+    }
+
+    private static PlannedTreatment fed(String name, ControlKind control, double nitrogen, double rate) {
+        return plain(name, control)
+                .with("", Map.of(TreatmentProperty.NITROGEN, nitrogen, TreatmentProperty.PRODUCT_RATE, rate));
+    }
+
+    /** Water planned every day, of which every so manieth is written down. */
+    private static Prepared watered(int everyOther) {
+        return Prepared.of(APlan.ofGrowth()
+                        .list("none", "kelp", "nettle")
+                        .replicates(4)
+                        .steps(new Recurring(
+                                Recurring.Kind.WATER, "", Duration.ofDays(1), Duration.ofDays(1), Duration.ofDays(27)))
+                        .asking(APlan.question("height")))
+                .watered(everyOther);
+    }
+
+    private static Prepared inSaucers(String influences) {
+        Site sill = new Site("Sill", 0, 0, Side.TOP, Side.LEFT, LightMap.NONE, Influence.parse(influences));
+        return Prepared.of(APlan.ofGrowth()
+                .list("none", "kelp")
+                .replicates(4)
+                .laidOut(LayoutKind.BLOCKS, sill)
+                .asking(APlan.question("height")));
     }
 
     private static Function<TrialRecord, List<UnitCode>> unitsOf(int treatment, int most) {
@@ -241,6 +269,40 @@ class AuditTest {
                         () -> Prepared.fair().crop("pea and cress"),
                         () -> Prepared.fair().crop("pea")),
                 pair(
+                        FaultCode.NITROGEN,
+                        Grade.SHAKY,
+                        () -> treatments(
+                                fed("none", ControlKind.CONTROL, 0.01, 10), fed("kelp", ControlKind.NONE, 0.02, 10)),
+                        () -> treatments(
+                                fed("none", ControlKind.CONTROL, 0.01, 10), fed("kelp", ControlKind.NONE, 0.02, 5))),
+                pair(
+                        FaultCode.BASIS,
+                        Grade.SHAKY,
+                        () -> list(4, "none", "kelp 2 g/L", "nettle 40 g per m²"),
+                        () -> list(4, "none", "kelp 2 g/L", "nettle 4 g per litre")),
+                pair(FaultCode.MISSED_WATERING, Grade.SHAKY, () -> watered(3), () -> watered(1)),
+                pair(
+                        FaultCode.SHARED_WATER,
+                        Grade.SHAKY,
+                        () -> inSaucers("saucer rows 1-2"),
+                        () -> inSaucers("shade rows 1-2")),
+                pair(
+                        FaultCode.WEATHER,
+                        Grade.SHAKY,
+                        () -> Prepared.fair().mishap(MishapKind.WEATHER, 2, unitsOf(2, 2)),
+                        () -> Prepared.fair()
+                                .mishap(
+                                        MishapKind.WEATHER,
+                                        2,
+                                        record -> record.units().stream()
+                                                .map(ExperimentalUnit::code)
+                                                .toList())),
+                pair(
+                        FaultCode.BY_HAND,
+                        Grade.SHAKY,
+                        () -> Prepared.fair().mishap(MishapKind.REPLACED, 2, unitsOf(2, 1)),
+                        () -> Prepared.fair().mishap(MishapKind.PEST, 2, unitsOf(2, 1))),
+                pair(
                         FaultCode.TOO_FEW,
                         Grade.SHAKY,
                         () -> Prepared.fair()
@@ -272,6 +334,33 @@ class AuditTest {
         assertThat(fair.grade()).isNotEqualTo(Grade.UNFAIR);
         assertThat(fair.faults())
                 .noneMatch(fault -> fault.code() == code && fault.grade() == grade && grade != Grade.SOUND);
+    }
+
+    static Stream<Arguments> brokenTwice() {
+        return Stream.of(
+                Arguments.of(FaultCode.ONE_UNIT, FaultCode.BASIS, list(1, "none", "kelp 2 g/L", "nettle 40 g per m²")),
+                Arguments.of(
+                        FaultCode.MIXED_SPECIES,
+                        FaultCode.BY_HAND,
+                        Prepared.fair().crop("pea and cress").mishap(MishapKind.REPLACED, 2, unitsOf(2, 1))),
+                Arguments.of(
+                        FaultCode.NOT_BLIND,
+                        FaultCode.WEATHER,
+                        scored(false).mishap(MishapKind.WEATHER, 1, unitsOf(1, 2))),
+                Arguments.of(
+                        FaultCode.SHARED_WATER,
+                        FaultCode.LOST_UNITS,
+                        inSaucers("saucer rows 1-2").mishap(MishapKind.LOST, 2, unitsOf(2, 2))),
+                Arguments.of(
+                        FaultCode.ENDED_EARLY,
+                        FaultCode.MISSED_WATERING,
+                        watered(3).until(2, Duration.ofDays(60))));
+    }
+
+    @ParameterizedTest
+    @MethodSource("brokenTwice")
+    void twoFaultsInOneTrialAreBothFound(FaultCode one, FaultCode other, Prepared broken) {
+        assertThat(broken.audited().faults()).extracting(Fault::code).contains(one, other);
     }
 
     @Test

@@ -107,6 +107,26 @@ final class Prepared {
         return this;
     }
 
+    /** Water written down at every so manieth planned watering. */
+    Prepared watered(int everyOther) {
+        after = record -> {
+            List<Given> given = new ArrayList<>();
+            List<Duration> times = plan.schedule().steps().get(0).times();
+            for (int i = 0; i < times.size(); i += everyOther) {
+                given.add(new Given(
+                        given.size() + 1,
+                        GivenKind.WATER,
+                        "",
+                        record.units().stream().collect(Collectors.toMap(ExperimentalUnit::code, unit -> 100.0)),
+                        record.trial().start().plus(times.get(i)),
+                        "Bench A",
+                        null));
+            }
+            return record.with(record.beside().given(given));
+        };
+        return this;
+    }
+
     Prepared amended(Amendment amendment) {
         amendments = List.of(amendment);
         return this;

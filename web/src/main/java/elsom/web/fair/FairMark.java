@@ -4,7 +4,6 @@ import elsom.core.audit.Audit;
 import elsom.core.audit.Fault;
 import elsom.core.audit.Grade;
 import elsom.core.results.Findings;
-import elsom.core.results.Section;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.TrialRecord;
 import java.util.HashMap;
@@ -17,31 +16,28 @@ import org.jspecify.annotations.Nullable;
  *
  * @param words in a sentence
  * @param href of the page that tells it
- * @param caps what caps an answer, by the number of its question
+ * @param caps what caps an answer, by the endpoint it stands on
+ * @param whole what caps answers that stand on no single endpoint
  */
-public record FairMark(Grade grade, String words, String href, Map<Integer, Cap> caps) {
+public record FairMark(Grade grade, String words, String href, Map<EndpointCode, Cap> caps, Optional<Cap> whole) {
     /** What an answer is capped by. */
     public record Cap(Grade grade, String seen, String href) {}
 
     /** The mark of findings. */
     public static FairMark of(TrialRecord record, Findings findings, Audit audit) {
         String href = "/trials/" + record.trial().id() + "/fair";
-        Map<Integer, Cap> caps = new HashMap<>();
-        cap(
-                        audit,
-                        audit.faults().stream()
-                                .filter(fault -> fault.about().isEmpty() && fault.grade() != Grade.SOUND)
-                                .findFirst(),
-                        href)
-                .ifPresent(cap -> caps.put(0, cap));
-        findings.sections(Section.Contrasts.class).stream()
-                .map(Section.Contrasts::question)
-                .forEach(question -> cap(
-                                audit,
-                                audit.cap(new EndpointCode(question.kind().code())),
-                                href)
-                        .ifPresent(cap -> caps.put(question.number(), cap)));
-        return new FairMark(audit.grade(), words(audit), href, caps);
+        Map<EndpointCode, Cap> caps = new HashMap<>();
+        findings.answers().stream()
+                .flatMap(answered -> answered.about().stream())
+                .distinct()
+                .forEach(code -> cap(audit, audit.cap(code), href).ifPresent(cap -> caps.put(code, cap)));
+        Optional<Cap> whole = cap(
+                audit,
+                audit.faults().stream()
+                        .filter(fault -> fault.about().isEmpty() && fault.grade() != Grade.SOUND)
+                        .findFirst(),
+                href);
+        return new FairMark(audit.grade(), words(audit), href, caps, whole);
     }
 
     private static Optional<Cap> cap(Audit audit, Optional<Fault> fault, String href) {
@@ -51,7 +47,7 @@ public record FairMark(Grade grade, String words, String href, Map<Integer, Cap>
 
     /** What caps an answer; null when nothing does. */
     public @Nullable Cap cap(Findings.Answered answered) {
-        return caps.get(answered.question());
+        return answered.about().isPresent() ? caps.get(answered.about().get()) : whole.orElse(null);
     }
 
     private static String words(Audit audit) {
