@@ -43,6 +43,7 @@ public record Audit(List<Fault> faults) {
             new SharedWater(),
             new WeatherApart(),
             new ByHand(),
+            new NotWrittenDown(),
             new OneLotOnly());
 
     public Audit {

@@ -1,6 +1,7 @@
 package elsom.core.audit;
 
 import elsom.core.plan.Amendment;
+import elsom.core.plan.FollowUp;
 import elsom.core.plan.Plan;
 import elsom.core.quantity.Dimension;
 import elsom.core.results.Findings;
@@ -46,6 +47,11 @@ public record AuditCase(Plan plan, TrialRecord record, Findings findings, List<A
     Map<Integer, List<ExperimentalUnit>> byTreatment() {
         return record.units().stream()
                 .collect(Collectors.groupingBy(ExperimentalUnit::treatment, TreeMap::new, Collectors.toList()));
+    }
+
+    /** Whether it was copied from a notebook, so that nobody knows where its units stood. */
+    boolean copied() {
+        return plan.origin() != null && plan.origin().why() == FollowUp.NOTEBOOK;
     }
 
     boolean compares() {

@@ -35,6 +35,7 @@ public enum FaultCode {
     SHARED_WATER,
     WEATHER,
     BY_HAND,
+    NOT_WRITTEN_DOWN,
     ONE_LOT;
 
     public String code() {

@@ -30,7 +30,9 @@ final class TiedToPlace implements AuditRule {
     @Override
     public List<Fault> check(AuditCase trial) {
         TrialRecord stood = Rotation.at(trial.record(), trial.now());
-        if (!trial.compares() || trial.byTreatment().values().stream().anyMatch(units -> units.size() < FEWEST)) {
+        if (trial.copied()
+                || !trial.compares()
+                || trial.byTreatment().values().stream().anyMatch(units -> units.size() < FEWEST)) {
             return List.of();
         }
         boolean byHand = !trial.plan().arrangement().moves().isEmpty();

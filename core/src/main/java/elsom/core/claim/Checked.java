@@ -7,6 +7,7 @@ import elsom.core.stats.Summary;
 import elsom.core.stats.TwoSample;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
@@ -72,6 +73,32 @@ public record Checked(
             return counted(claim, one.share(), two.share());
         }
         return bare(first, other);
+    }
+
+    /**
+     * A claim of two groups that stood on unlike areas, or as unlike numbers of plants: judged for the same of both, with what
+     * it looked like before.
+     *
+     * @param firstUnits of area or plants that the first's numbers are of, above 0; {@code otherUnits} likewise
+     */
+    public static Checked per(Claim claim, Sample first, double firstUnits, Sample other, double otherUnits) {
+        Checked alike = of(claim, first.per(firstUnits), other.per(otherUnits));
+        if (firstUnits == otherUnits) {
+            return alike;
+        }
+        Checked unlike = of(claim, first, other);
+        List<String> remarks = new ArrayList<>(alike.remarks());
+        remarks.add("They are of unlike areas or numbers (" + Decimals.significant(firstUnits, 4) + " and "
+                + Decimals.significant(otherUnits, 4) + "); of each as it stands: "
+                + unlike.sentence().substring(0, 1).toLowerCase(Locale.ROOT)
+                + unlike.sentence().substring(1));
+        return new Checked(
+                alike.outcome(),
+                "For the same area or number: " + alike.sentence(),
+                alike.percent(),
+                alike.percent95(),
+                alike.test(),
+                remarks);
     }
 
     private static Checked measured(Claim claim, TwoSample sample) {

@@ -24,6 +24,18 @@ public sealed interface Sample {
     /** A mean alone. */
     record Bare(double mean) implements Sample {}
 
+    /** The same for one of so many: an amount on an area is so much a unit of it; a share stays what it is. */
+    default Sample per(double units) {
+        if (this instanceof Measured measured) {
+            return new Measured(new Group(
+                    measured.group().name(),
+                    measured.group().values().stream()
+                            .map(value -> value / units)
+                            .toList()));
+        }
+        return this instanceof Bare bare ? new Bare(bare.mean() / units) : this;
+    }
+
     Pattern BEST = Pattern.compile("(?:best|top) (\\d{1,4}) (?:of|from) (\\d{1,5})(?:\\D+(-?\\d+(?:\\.\\d+)?))?");
     Pattern OF = Pattern.compile("(\\d{1,6}) (?:of|from|/) (\\d{1,6})");
     Pattern MEAN = Pattern.compile(

@@ -12,7 +12,9 @@ public enum FollowUp {
     BLIND("The same, blind"),
     AGAIN("The same question, asked beforehand"),
     OTHER_LOT("Another lot"),
-    OTHER_CROP("Another crop");
+    OTHER_CROP("Another crop"),
+    /** Not a follow-up of a trial: it was done without Elsom. */
+    NOTEBOOK("Copied from a notebook");
 
     private final String label;
 

@@ -2,14 +2,20 @@ package elsom.core.sums;
 
 import elsom.core.claim.Checked;
 import elsom.core.claim.Claim;
+import elsom.core.claim.Order;
 import elsom.core.claim.Sample;
+import elsom.core.quantity.UnitOfMeasure;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** Claims in words, held against pasted numbers. */
 final class Claims {
     private static final String ACCEPTED =
             "Values with spaces between, a mean with scatter and number, or k of n. Accepted: 12.4 ± 2.1 n 8";
+
+    private static final double LEAST = 1e-6;
+    private static final double MOST = 1e9;
 
     private Claims() {}
 
@@ -23,8 +29,14 @@ final class Claims {
                 List.of(
                         SumField.text("claim", "What is claimed", "30 % more than usual practice"),
                         SumField.text("first", "Numbers of what it praises", "12.4 ± 2.1 n 8"),
-                        SumField.text("other", "Numbers of what it is held against", "9.8 ± 1.9 n 8")),
+                        SumField.text("other", "Numbers of what it is held against", "9.8 ± 1.9 n 8"),
+                        of("firstOf", "What it praises stood on, or was, so many (area or plants)"),
+                        of("otherOf", "What it is held against")),
                 values -> {
+                    Optional<Order> order = Order.read(values.text("claim"));
+                    if (order.isPresent()) {
+                        return ordered(order.get(), values);
+                    }
                     Optional<Sample> first = Sample.read(values.text("first"));
                     Optional<Sample> other = Sample.read(values.text("other"));
                     if (first.isEmpty()) {
@@ -35,8 +47,30 @@ final class Claims {
                     }
                     return first.isEmpty() || other.isEmpty()
                             ? Optional.empty()
-                            : Optional.of(told(Checked.of(Claim.read(values.text("claim")), first.get(), other.get())));
+                            : Optional.of(told(Checked.per(
+                                    Claim.read(values.text("claim")),
+                                    first.get(),
+                                    values.optional("firstOf").orElse(1),
+                                    other.get(),
+                                    values.optional("otherOf").orElse(1))));
                 });
+    }
+
+    private static SumField of(String code, String label) {
+        return SumField.quantity(code, label, UnitOfMeasure.COUNT, LEAST, MOST, "1")
+                .orNone();
+    }
+
+    /** "kelp > nettle > none", with numbers of each in the first field. */
+    private static Optional<SumAnswer> ordered(Order order, SumValues values) {
+        Optional<Map<String, Sample>> samples = Order.samples(values.text("first") + ";" + values.text("other"));
+        if (samples.isEmpty()) {
+            values.refuse(
+                    "first",
+                    "An order needs numbers of each, with names. Accepted: kelp: 12 13 14; nettle: 10 9 11; none: 8 9 8");
+            return Optional.empty();
+        }
+        return Optional.of(told(order.check(samples.get())));
     }
 
     private static SumAnswer told(Checked checked) {

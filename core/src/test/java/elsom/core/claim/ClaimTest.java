@@ -93,6 +93,46 @@ class ClaimTest {
         assertThat(Claim.read("3 times as much").doubtful()).isEmpty();
     }
 
+    /** 30 g from 12 plants beside 24 g from 8: a quarter more a tray, and a sixth less a plant. */
+    @Test
+    void unlikeSpacingIsWorkedOut() {
+        Sample first = Sample.read("30 ± 1 n 8").orElseThrow();
+        Sample other = Sample.read("24 ± 1 n 8").orElseThrow();
+        Checked alike = Checked.per(Claim.read("20 % more"), first, 12, other, 8);
+        assertThat(alike.outcome()).isEqualTo(Outcome.NOT_SUPPORTED);
+        assertThat(alike.percent().orElseThrow()).isCloseTo(-100 / 6.0, within(1e-9));
+        assertThat(alike.remarks()).anyMatch(remark -> remark.contains("12 and 8") && remark.contains("+25 %"));
+        assertThat(Checked.per(Claim.read("25 % more"), first, 8, other, 8).outcome())
+                .isEqualTo(Outcome.SUPPORTED);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "kelp > nettle > none|kelp: 14 ± 1 n 8; nettle: 12 ± 1 n 8; none: 9 ± 1 n 8|SUPPORTED|Each is shown",
+                "kelp > nettle > none|kelp: 14 ± 1 n 8; nettle: 9.2 ± 1 n 8; none: 9 ± 1 n 8|NOT_SUPPORTED|Not every",
+                "Kelp > None|kelp: 14 ± 1 n 8; nettle: 9 ± 1 n 8|NOT_TESTABLE|no numbers of “None”",
+            })
+    void anOrderStandsWhenEachIsAboveTheNext(String claim, String numbers, Outcome outcome, String says) {
+        Checked checked =
+                Order.read(claim).orElseThrow().check(Order.samples(numbers).orElseThrow());
+        assertThat(checked.outcome()).isEqualTo(outcome);
+        assertThat(checked.sentence()).contains(says);
+    }
+
+    @Test
+    void aRankThatSlippedIsTold() {
+        Checked slipped = Order.read("kelp > nettle > none")
+                .orElseThrow()
+                .check(Order.samples("kelp: 14 ± 1 n 8; none: 12 ± 1 n 8; nettle: 9 ± 1 n 8")
+                        .orElseThrow());
+        assertThat(slipped.outcome()).isEqualTo(Outcome.NOT_SUPPORTED);
+        assertThat(slipped.remarks().get(0)).contains("kelp (14), none (12), nettle (9). A place has slipped");
+        assertThat(Order.read("kelp beats none")).isEmpty();
+        assertThat(Order.samples("kelp 14")).isEmpty();
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',

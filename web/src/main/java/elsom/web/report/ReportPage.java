@@ -98,7 +98,7 @@ record ReportPage(
         return Protocols.find(record.trial().protocol()).orElseThrow().preparation().stream()
                 .flatMap(step -> step.cautions().stream())
                 .distinct()
-                .map(caution -> caution.text() + (caution.deferTo().isEmpty() ? "" : " " + caution.deferTo()))
+                .map(caution -> caution.text() + (caution.deferTo().isEmpty() ? "" : " (" + caution.deferTo() + ")"))
                 .toList();
     }
 

@@ -1,0 +1,120 @@
+package elsom.web.journey;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.test.context.TestPropertySource;
+
+/** From findings to what is done with them: a price, a report on paper and as a file, a follow-up; an old notebook copied in. */
+@TestPropertySource(properties = "elsom.demo=true")
+class DecidingJourneyIT extends BrowserTest {
+    @TempDir
+    private Path saved;
+
+    private void findings(String trial) {
+        page.navigate("/trials");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(trial))
+                .first()
+                .click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Findings"))
+                .first()
+                .click();
+    }
+
+    @Test
+    void aPriceGoesIntoThePrintedReport() throws Exception {
+        open(1280, 800);
+        findings("How strong can digestate water be");
+        link("Does it pay?").click();
+        assertThat(page.locator("main")).containsText("Type a price");
+        field("Price of a kg").fill("9");
+        button("Work it out").click();
+        assertThat(page.locator(".contrast-chart svg")).isVisible();
+        Locator forty = page.locator("tr", new Page.LocatorOptions().setHasText("40 mL/L"));
+        assertThat(forty).containsText("can't tell");
+        isGoodForAll();
+        field("Price of a kg").fill("0.2");
+        button("Work it out").click();
+        assertThat(page.locator("tr", new Page.LocatorOptions().setHasText("E 40 mL/L")))
+                .containsText("does not pay");
+        field("Price of a kg").fill("9");
+        button("Work it out").click();
+        link("Into the report").click();
+        assertThat(page.locator(".report")).containsText("At 9 a kg");
+        assertThat(page.locator(".report")).containsText("6 treatments (0 mL/L");
+        isGoodForAll();
+        Path paper = saved.resolve("report.pdf");
+        Files.write(paper, page.pdf(new Page.PdfOptions().setFormat("A4")));
+        try (PDDocument document = Loader.loadPDF(paper.toFile())) {
+            assertThat(document.getNumberOfPages()).isBetween(1, 5);
+        }
+        Download file = page.waitForDownload(() -> button("One file (HTML)").click());
+        file.saveAs(saved.resolve("report.html"));
+        String html = Files.readString(saved.resolve("report.html"));
+        assertThat(html)
+                .contains("How strong can digestate water be", "<svg")
+                .doesNotContain("<script", "<link", "<img");
+    }
+
+    @Test
+    void theFollowUpIsBegunFilledInWithItsReason() {
+        open(1280, 800);
+        findings("Copied from an old notebook");
+        link("What next?").click();
+        assertThat(page.locator(".offers"))
+                .containsText("4 units of each, drawn anew, every treatment once in each block.");
+        isGoodForAll();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Plan it: Drawn again, in blocks"))
+                .click();
+        assertThat(page.locator("main")).containsText("Drawn again, in blocks: 4 units of each");
+        assertThat(page.locator("main")).containsText("3 treatments");
+    }
+
+    @Test
+    void aPictureAndATableAreTakenAlong() throws Exception {
+        open(1280, 800);
+        findings("How strong can digestate water be");
+        Locator yield = page.locator("section.contrasts").first();
+        assertThat(yield.locator("svg.chart")).isVisible();
+        Download picture =
+                page.waitForDownload(() -> yield.getByText("Picture as SVG").click());
+        picture.saveAs(saved.resolve("yield.svg"));
+        assertThat(Files.readString(saved.resolve("yield.svg")))
+                .startsWith("<svg")
+                .contains("stroke:");
+        Download table =
+                page.waitForDownload(() -> yield.getByText("Table as CSV").click());
+        table.saveAs(saved.resolve("yield.csv"));
+        assertThat(Files.readString(saved.resolve("yield.csv"))).startsWith("Treatment,Beside,Difference");
+    }
+
+    @Test
+    void anOldNotebookIsCopiedInAndToldWhatItCanStillSay() {
+        open(360, 800);
+        page.navigate("/trials/notebook");
+        isGoodForAll();
+        field("What was it about?").fill("Which bag grew the heavier radish?");
+        page.getByLabel("What was measured, 1").fill("Weight");
+        page.getByLabel("Unit of what was measured, 1").fill("g");
+        page.getByLabel("A line for each pot, bag or tray").fill("bag one; heavy\nbag two; 31");
+        button("Copy it in").click();
+        assertThat(page.locator("main")).containsText("Line 1: “heavy” is no number");
+        assertThat(page.getByLabel("A line for each pot, bag or tray")).hasValue("bag one; heavy\nbag two; 31");
+        page.getByLabel("A line for each pot, bag or tray")
+                .fill("bag one; 28; 3 May 2026; dried out once\nbag two; 31");
+        button("Copy it in").click();
+        assertThat(page.locator(".fair")).containsText("Not written down: where units stood");
+        assertThat(page.locator(".fair-words")).containsText("It could not answer what it asked");
+        isGoodForAll();
+    }
+}
