@@ -25,10 +25,10 @@ export const tests = {
   },
   'a picture stands without its style sheet and leads nowhere': (is) => {
     const place = document.createElement('div');
-    place.innerHTML = '<svg width="10" height="10"><a href="/x"><rect class="cell" width="4" height="4" style="fill: rgb(1, 2, 3)"></rect></a></svg>';
+    place.innerHTML = '<svg width="10" height="10"><a href="/x"><rect class="cell" width="4" height="4" fill="rgb(1, 2, 3)"></rect></a></svg>';
     document.body.append(place);
     const copy = standing(place.firstChild);
-    is(copy.querySelector('rect').style.fill, 'rgb(1, 2, 3)');
+    is(copy.querySelector('rect').getAttribute('fill'), 'rgb(1, 2, 3)');
     is(copy.querySelector('rect').hasAttribute('class'), false);
     is(copy.querySelector('a').hasAttribute('href'), false);
     place.remove();

@@ -11,7 +11,8 @@ const FEW = 120;
 
 /** The stretch an axis shows: from the lowest to the highest with room at both ends. */
 export function span(values) {
-  const [low, high] = d3.extent(values);
+  const low = Math.min(...values);
+  const high = Math.max(...values);
   const room = (high - low || Math.abs(high) || 1) * 0.06;
   return [low - room, high + room];
 }

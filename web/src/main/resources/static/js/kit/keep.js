@@ -33,7 +33,9 @@ export function standing(svg) {
   const to = [copy, ...copy.querySelectorAll('*')];
   from.forEach((part, i) => {
     const seen = getComputedStyle(part);
-    to[i].setAttribute('style', STYLES.map((name) => `${name}:${seen.getPropertyValue(name)}`).join(';'));
+    // As attributes of the drawing: a style attribute is what the page's security policy forbids.
+    STYLES.forEach((name) => to[i].setAttribute(name, seen.getPropertyValue(name)));
+    to[i].removeAttribute('style');
     to[i].removeAttribute('class');
   });
   copy.querySelectorAll('a').forEach((link) => link.removeAttribute('href'));
@@ -56,7 +58,7 @@ function withStyles(pattern) {
   const from = [...pattern.querySelectorAll('*')];
   [...copy.querySelectorAll('*')].forEach((part, i) => {
     const seen = getComputedStyle(from[i]);
-    part.setAttribute('style', ['fill', 'stroke', 'stroke-width'].map((name) => `${name}:${seen.getPropertyValue(name)}`).join(';'));
+    ['fill', 'stroke', 'stroke-width'].forEach((name) => part.setAttribute(name, seen.getPropertyValue(name)));
   });
   return copy;
 }

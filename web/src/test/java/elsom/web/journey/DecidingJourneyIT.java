@@ -91,7 +91,7 @@ class DecidingJourneyIT extends BrowserTest {
         picture.saveAs(saved.resolve("yield.svg"));
         assertThat(Files.readString(saved.resolve("yield.svg")))
                 .startsWith("<svg")
-                .contains("stroke:");
+                .contains("stroke=");
         Download table =
                 page.waitForDownload(() -> yield.getByText("Table as CSV").click());
         table.saveAs(saved.resolve("yield.csv"));
@@ -104,7 +104,8 @@ class DecidingJourneyIT extends BrowserTest {
         page.navigate("/trials/notebook");
         isGoodForAll();
         field("What was it about?").fill("Which bag grew the heavier radish?");
-        page.getByLabel("What was measured, 1").fill("Weight");
+        page.getByLabel("What was measured, 1", new Page.GetByLabelOptions().setExact(true))
+                .fill("Weight");
         page.getByLabel("Unit of what was measured, 1").fill("g");
         page.getByLabel("A line for each pot, bag or tray").fill("bag one; heavy\nbag two; 31");
         button("Copy it in").click();
