@@ -7,12 +7,12 @@ import java.util.List;
  * Drawing lots from a seed; the same seed draws the same on every machine, for ever. The generator is SplitMix64 (Steele,
  * Lea & Flood 2014), written out here, as the library's own may change.
  */
-final class RandomDraw {
+public final class RandomDraw {
     private static final long GOLDEN_GAMMA = 0x9e3779b97f4a7c15L;
 
     private long state;
 
-    RandomDraw(long seed) {
+    public RandomDraw(long seed) {
         this.state = seed;
     }
 
@@ -39,7 +39,7 @@ final class RandomDraw {
     }
 
     /** The same items in an order in which each is equally likely (Fisher and Yates 1938, Durstenfeld's form). */
-    <T> List<T> shuffled(List<T> items) {
+    public <T> List<T> shuffled(List<T> items) {
         List<T> order = new ArrayList<>(items);
         for (int last = order.size() - 1; last > 0; last--) {
             int other = below(last + 1);

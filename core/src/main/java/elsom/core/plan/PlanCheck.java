@@ -63,6 +63,7 @@ public final class PlanCheck {
         check.looks();
         check.size();
         check.unread();
+        check.formulas();
         check.power();
         check.flags.sort((a, b) -> b.severity().compareTo(a.severity()));
         return List.copyOf(check.flags);
@@ -268,6 +269,17 @@ public final class PlanCheck {
                         "Move it after the last start, or read the others only.");
             }
         }
+    }
+
+    /** What can't be worked out is never known. */
+    private void formulas() {
+        List<Measure> all = plan.asked().measures();
+        all.forEach(measure -> FormulaCheck.problem(all, measure)
+                .ifPresent(problem -> flag(
+                        Flag.Severity.WRONG,
+                        Sentence.inside(measure.endpoint().name()) + " can't be worked out: " + problem,
+                        "It would never have a value.",
+                        "Put its formula right under “Question”, or leave it out.")));
     }
 
     /** What no look takes is never read. */

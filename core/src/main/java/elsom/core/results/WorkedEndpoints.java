@@ -1,20 +1,17 @@
 package elsom.core.results;
 
 import elsom.core.formula.Expression;
-import elsom.core.formula.Formula;
 import elsom.core.formula.Known;
 import elsom.core.formula.OverTime;
+import elsom.core.plan.FormulaCheck;
 import elsom.core.plan.Measure;
 import elsom.core.plan.Plan;
 import elsom.core.plan.Pots;
 import elsom.core.quantity.Bounds;
 import elsom.core.quantity.Decimals;
-import elsom.core.quantity.Powers;
-import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.CountedOf;
 import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
-import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Instrument;
 import elsom.core.trial.Look;
@@ -42,78 +39,11 @@ public final class WorkedEndpoints {
         TrialRecord all = record;
         for (Measure measure : plan.asked().measures()) {
             if (measure.formula() != null
-                    && problem(
-                                    plan,
-                                    measure.endpoint().unit(),
-                                    measure.formula(),
-                                    measure.endpoint().code())
-                            .isEmpty()) {
+                    && FormulaCheck.problem(plan.asked().measures(), measure).isEmpty()) {
                 all = all.with(measure.endpoint(), new Made(plan, all, measure).readings());
             }
         }
         return all;
-    }
-
-    /**
-     * Why a formula can't be worked out in a plan, as a sentence; empty when it can.
-     *
-     * @param unit what its result is to be in
-     * @param own the code of the endpoint itself: it can't stand on itself or on what comes after it
-     */
-    public static Optional<String> problem(Plan plan, UnitOfMeasure unit, Formula formula, EndpointCode own) {
-        List<Measure> before = new ArrayList<>();
-        for (Measure measure : plan.asked().measures()) {
-            if (measure.endpoint().code().equals(own)) {
-                break;
-            }
-            before.add(measure);
-        }
-        return problem(before, unit, formula);
-    }
-
-    /** The same among measures that stand before it. */
-    public static Optional<String> problem(List<Measure> before, UnitOfMeasure unit, Formula formula) {
-        try {
-            Powers made = formula.powers(name -> powers(before, name));
-            return made.equals(unit.dimension().powers())
-                    ? Optional.empty()
-                    : Optional.of("“" + formula.text() + "” does not give "
-                            + unit.dimension().words() + (unit.symbol().isEmpty() ? "" : " in " + unit.symbol())
-                            + suggested(made));
-        } catch (IllegalArgumentException unlike) {
-            return Optional.of(Objects.requireNonNullElse(unlike.getMessage(), "The formula can't be worked out."));
-        }
-    }
-
-    private static String suggested(Powers made) {
-        List<String> fitting = new ArrayList<>();
-        for (UnitOfMeasure unit : UnitOfMeasure.values()) {
-            if (unit.dimension().powers().equals(made) && !unit.symbol().isEmpty() && fitting.size() < 3) {
-                fitting.add(unit.symbol());
-            }
-        }
-        return fitting.isEmpty()
-                ? "; no unit known here fits what it gives."
-                : "; it gives something in " + String.join(", ", fitting) + ".";
-    }
-
-    private static Powers powers(List<Measure> before, String name) {
-        return before.stream()
-                .filter(measure -> measure.endpoint().code().value().equals(name))
-                .findFirst()
-                .map(measure -> measure.endpoint())
-                .filter(Endpoint::measured)
-                .map(endpoint -> endpoint.unit().dimension().powers())
-                .or(() ->
-                        Known.named(name).map(known -> known.unit().dimension().powers()))
-                .orElseThrow(() -> new IllegalArgumentException("“" + name
-                        + "” is no endpoint that stands before it, and nothing a unit has. Accepted: "
-                        + before.stream()
-                                .map(measure -> measure.endpoint().code().value())
-                                .limit(6)
-                                .reduce((a, b) -> a + ", " + b)
-                                .orElse("the code of an endpoint")
-                        + "; a minus has spaces around it."));
     }
 
     /** What a worked figure of a unit was made of: readings first, then what the unit has. */

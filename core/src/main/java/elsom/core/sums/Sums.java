@@ -28,7 +28,9 @@ public final class Sums {
             Money.potCost(),
             Money.change(),
             Money.sureReturn(),
-            Claims.check());
+            Claims.check(),
+            Tasting.triangle(),
+            Tasting.preference());
 
     private Sums() {}
 

@@ -121,4 +121,11 @@ final class Setup {
             problems.add("unit " + unit.code() + " stands on another one");
         }
     }
+
+    /** As many problems as one reads, and how many there are besides. */
+    static String shortened(List<String> problems) {
+        int most = 20;
+        String listed = String.join("; ", problems.subList(0, Math.min(most, problems.size())));
+        return problems.size() > most ? listed + "; and " + (problems.size() - most) + " more" : listed;
+    }
 }

@@ -74,15 +74,9 @@ public final class TrialRecord {
         readings.forEach(reading -> bare.problem(reading).ifPresent(problems::add));
         mishaps.forEach(mishap -> bare.problem(mishap).ifPresent(problems::add));
         if (!problems.isEmpty()) {
-            throw new IllegalArgumentException(shortened(problems));
+            throw new IllegalArgumentException(Setup.shortened(problems));
         }
         return new TrialRecord(trial, setup, ReadingLog.of(readings), mishaps, List.of(), Beside.NOTHING);
-    }
-
-    private static String shortened(List<String> problems) {
-        int most = 20;
-        String listed = String.join("; ", problems.subList(0, Math.min(most, problems.size())));
-        return problems.size() > most ? listed + "; and " + (problems.size() - most) + " more" : listed;
     }
 
     private static Map<UnitCode, Mishap> endings(List<Mishap> mishaps) {

@@ -8,6 +8,7 @@ import elsom.core.formula.Formula;
 import elsom.core.plan.APlan;
 import elsom.core.plan.Asked;
 import elsom.core.plan.Direction;
+import elsom.core.plan.FormulaCheck;
 import elsom.core.plan.Measure;
 import elsom.core.plan.Measured;
 import elsom.core.plan.Plan;
@@ -130,14 +131,29 @@ class WorkedEndpointsTest {
 
     @Test
     void saysWhyItCantBeWorkedOut() {
-        Plan plan = APlan.ofGrowth().list("none", "kelp").plan();
-        EndpointCode own = new EndpointCode("own");
-        assertThat(WorkedEndpoints.problem(plan, UnitOfMeasure.GRAM, new Formula("height / stem-diameter"), own))
+        List<Measure> plan =
+                APlan.ofGrowth().list("none", "kelp").plan().asked().measures();
+        assertThat(FormulaCheck.problem(plan, UnitOfMeasure.GRAM, new Formula("height / stem-diameter")))
                 .hasValueSatisfying(words -> assertThat(words).contains("does not give a weight in g", "cm/mm"));
-        assertThat(WorkedEndpoints.problem(plan, UnitOfMeasure.GRAM, new Formula("beauty * 2"), own))
+        assertThat(FormulaCheck.problem(plan, UnitOfMeasure.GRAM, new Formula("beauty * 2")))
                 .hasValueSatisfying(words -> assertThat(words).contains("“beauty” is no endpoint", "height"));
-        assertThat(WorkedEndpoints.problem(plan, UnitOfMeasure.GRAM_PER_LITRE, new Formula("yield / volume"), own))
+        assertThat(FormulaCheck.problem(plan, UnitOfMeasure.GRAM_PER_LITRE, new Formula("yield / volume")))
                 .isEmpty();
+    }
+
+    @Test
+    void aPlanWhoseFormulaLostWhatItStandsOnIsWrong() {
+        Plan plan = stout();
+        Plan without = plan.measuring(new Asked(
+                plan.question(),
+                plan.asked().crop(),
+                plan.asked().questions(),
+                plan.asked().measures().stream()
+                        .filter(measure -> !measure.endpoint().code().value().equals("stem-diameter"))
+                        .toList()));
+        assertThat(PlanCheck.of(without).toString())
+                .contains("sturdiness can't be worked out: “stem-diameter” is no endpoint");
+        assertThat(PlanCheck.of(plan).toString()).doesNotContain("can't be worked out");
     }
 
     @Test
@@ -145,7 +161,7 @@ class WorkedEndpointsTest {
         for (var protocol : Protocols.all()) {
             List<Measure> measures = protocol.measures();
             for (ReadyMade ready : ReadyMade.fitting(measures)) {
-                assertThat(WorkedEndpoints.problem(measures, ready.unit(), ready.formula()))
+                assertThat(FormulaCheck.problem(measures, ready.unit(), ready.formula()))
                         .as(protocol.name() + ": " + ready)
                         .isEmpty();
             }

@@ -2,10 +2,10 @@ package elsom.web.plan;
 
 import elsom.core.formula.Formula;
 import elsom.core.plan.Direction;
+import elsom.core.plan.FormulaCheck;
 import elsom.core.plan.Measure;
 import elsom.core.plan.ReadyMade;
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.results.WorkedEndpoints;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Treatment;
 import java.util.List;
@@ -38,17 +38,10 @@ final class WorkedLines {
                 own(form, i, measures, problems, code).ifPresent(measures::add);
             }
         }
-        for (Measure measure : measures) {
-            if (measure.formula() != null) {
-                WorkedEndpoints.problem(
-                                measures.subList(0, measures.indexOf(measure)),
-                                measure.endpoint().unit(),
-                                measure.formula())
-                        .ifPresent(problem -> problems.add(
-                                Form.name(WORKED, 0, "name"),
-                                "“" + measure.endpoint().name() + "”: " + problem));
-            }
-        }
+        List<Measure> all = List.copyOf(measures);
+        all.forEach(measure -> FormulaCheck.problem(all, measure)
+                .ifPresent(problem -> problems.add(
+                        Form.name(WORKED, 0, "name"), "“" + measure.endpoint().name() + "”: " + problem)));
     }
 
     private static Optional<Measure> own(
@@ -77,7 +70,7 @@ final class WorkedLines {
         if (name.isEmpty() || unit.isEmpty() || formula.isEmpty()) {
             return Optional.empty();
         }
-        Optional<String> problem = WorkedEndpoints.problem(before, unit.get(), formula.get());
+        Optional<String> problem = FormulaCheck.problem(before, unit.get(), formula.get());
         if (problem.isPresent()) {
             problems.add(field, problem.get());
             return Optional.empty();

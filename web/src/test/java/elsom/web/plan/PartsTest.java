@@ -3,6 +3,7 @@ package elsom.web.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.design.LayoutKind;
+import elsom.core.plan.Direction;
 import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
 import elsom.core.plan.Measure;
@@ -10,6 +11,7 @@ import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedLook;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Pots;
+import elsom.core.plan.ReadyMade;
 import elsom.core.plan.Treatments;
 import elsom.core.protocol.Protocols;
 import elsom.core.quantity.UnitOfMeasure;
@@ -18,9 +20,11 @@ import elsom.core.trial.ControlKind;
 import elsom.core.trial.Side;
 import elsom.web.GrowthPlan;
 import elsom.web.exchange.ExchangeFixture;
+import elsom.web.trial.PlanJson;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -100,6 +104,11 @@ class PartsTest {
             asked[0].endpoint    | beauty    | Choose the endpoint
             measures[0].weight   | heavy     | A weight from 0 to 100
             own[0].unit          | parsec    | is not a unit known here
+            worked[0].unit       | parsec    | is not a unit known here
+            worked[0].unit       | kg        | does not give a weight in kg
+            worked[0].formula    | height /  | something is missing at its end
+            worked[0].formula    | beauty * 2 | is no endpoint that stands before it
+            worked[0].decimals   | 9         | 0 to 4 decimals
             own[0].several       | 99        | 1 to 20 readings a unit
             own[0].highest       | -1        | highest value that can be true
             question             | ''        | Write the question as a sentence
@@ -107,8 +116,52 @@ class PartsTest {
     void aQuestionTypedWrongSaysWhatWouldDo(String field, String text, String reason) {
         read(
                 new QuestionPart(),
-                field.startsWith("own") ? Map.of("own[0].name", "Vigour", field, text) : Map.of(field, text));
+                field.startsWith("own")
+                        ? Map.of("own[0].name", "Vigour", field, text)
+                        : field.startsWith("worked") ? worked(field, text) : Map.of(field, text));
         assertThat(problems.all().values()).singleElement().asString().contains(reason);
+    }
+
+    /** A line of a worked endpoint that is right but for one part. */
+    private static Map<String, String> worked(String field, String text) {
+        Map<String, String> line = new HashMap<>(Map.of(
+                "worked[0].name", "Slenderness",
+                "worked[0].formula", "height / stem-diameter",
+                "worked[0].unit", "cm/mm",
+                "worked[0].decimals", "2"));
+        line.put(field, text);
+        return line;
+    }
+
+    @Test
+    void anEndpointWorkedOutFromOthersComesLastAndIsReadAtNoLook() {
+        Map<String, String> line = worked("worked[0].better", "LOWER");
+        line.put("ready", "YIELD_PER_AREA");
+        Plan with = read(new QuestionPart(), line);
+        assertThat(problems.all()).isEmpty();
+        List<Measure> measures = with.asked().measures();
+        Measure own = measures.get(measures.size() - 1);
+        assertThat(own.endpoint().code().value()).isEqualTo("slenderness");
+        assertThat(own.better()).isEqualTo(Direction.LOWER);
+        assertThat(measures.get(measures.size() - 2)).isEqualTo(ReadyMade.YIELD_PER_AREA.measure());
+        assertThat(with.unread()).doesNotContain(own);
+        assertThat(with.schedule().looks()).isEqualTo(plan.schedule().looks());
+        assertThat(PlanJson.read(PlanJson.write(with))).isEqualTo(with);
+    }
+
+    @Test
+    void whatAFormulaStandsOnCantBeLeftOutWithoutASay() {
+        Plan stout = read(new QuestionPart(), worked("worked[0].better", "LOWER"));
+        int height = stout.asked().measures().stream()
+                .map(measure -> measure.endpoint().code().value())
+                .toList()
+                .indexOf("height");
+        new QuestionPart()
+                .read(
+                        typed(new QuestionPart().of(stout), Map.of("measures[" + height + "].drop", "true")),
+                        stout,
+                        problems);
+        assertThat(problems.all().values()).anyMatch(words -> words.contains("“height” is no endpoint"));
     }
 
     @Test
