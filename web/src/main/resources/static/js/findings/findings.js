@@ -31,7 +31,7 @@ drawEach('plantback', drawPlantBack);
 document.querySelectorAll('[data-doses]').forEach(doses);
 document.querySelectorAll('table[data-grid]').forEach(oneStop);
 
-const courseSections = [...document.querySelectorAll('.courses, .report')].map((section) => {
+const courseSections = [...document.querySelectorAll('.courses')].map((section) => {
   const courses = [...section.querySelectorAll('[data-course-chart]')];
   const drawn = courses.map((place) => {
     const chart = JSON.parse(place.dataset.courseChart);

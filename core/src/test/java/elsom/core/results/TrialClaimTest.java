@@ -1,0 +1,75 @@
+package elsom.core.results;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import elsom.core.claim.Checked;
+import elsom.core.claim.Checked.Outcome;
+import elsom.core.plan.APlan;
+import elsom.core.plan.Measured;
+import elsom.core.plan.Plan;
+import elsom.core.plan.PlannedTreatment;
+import elsom.core.protocol.Protocols;
+import elsom.core.trial.ControlKind;
+import elsom.core.trial.TrialRecord;
+import java.util.List;
+import java.util.OptionalInt;
+import org.junit.jupiter.api.Test;
+
+/** Claims on a trial of three treatments, the last of which stood in tubs. */
+class TrialClaimTest {
+    private final Plan plan = APlan.ofGrowth()
+            .treatments(List.of(
+                    PlannedTreatment.of("none", "none", ControlKind.CONTROL),
+                    PlannedTreatment.of("kelp", "kelp", ControlKind.NONE),
+                    PlannedTreatment.of("tub", "tub", ControlKind.NONE).in(APlan.TUB, 0)))
+            .replicates(4)
+            .plan();
+    private final TrialRecord record = Measured.started(plan)
+            .read("fresh-mass", 1, 10, 11, 9, 10)
+            .read("fresh-mass", 2, 15, 16, 14, 15)
+            .read("fresh-mass", 3, 30, 31, 29, 30)
+            .record();
+    private final Findings findings =
+            Protocols.find(plan.protocol()).orElseThrow().findings(Evidence.of(plan, record, OptionalInt.empty()));
+
+    private Checked checked(String words, int treatment, int comparator, boolean sameArea) {
+        return TrialClaim.of(
+                record, findings, findings.kind("fresh-mass").orElseThrow(), words, treatment, comparator, sameArea);
+    }
+
+    @Test
+    void allUnitsOfBothAreHeldAgainstEachOther() {
+        assertThat(checked("50 % more", 2, 1, false).outcome()).isEqualTo(Outcome.SUPPORTED);
+        assertThat(checked("50 % more", 2, 1, false).percent().orElseThrow()).isCloseTo(50, within(1e-9));
+        assertThat(checked("twice as much", 2, 1, false).outcome()).isEqualTo(Outcome.NOT_SUPPORTED);
+    }
+
+    /** A tub's opening is (20 ÷ 9)² as large: three times a pot's mass is three fifths of it on the same area. */
+    @Test
+    void aTubIsHeldAgainstAPotForTheSameArea() {
+        assertThat(checked("three times as much", 3, 1, false).outcome()).isEqualTo(Outcome.SUPPORTED);
+        Checked alike = checked("three times as much", 3, 1, true);
+        assertThat(alike.outcome()).isEqualTo(Outcome.NOT_SUPPORTED);
+        assertThat(alike.percent().orElseThrow()).isCloseTo(100 * (3 * 81 / 400.0 - 1), within(1e-6));
+    }
+
+    @Test
+    void anOrderIsReadByNamesAndByLetters() {
+        assertThat(checked("tub > kelp > none", 0, 0, false).outcome()).isEqualTo(Outcome.SUPPORTED);
+        assertThat(checked("C > B > A", 0, 0, false).outcome()).isEqualTo(Outcome.SUPPORTED);
+        assertThat(checked("A > B", 0, 0, false).remarks()).anyMatch(words -> words.contains("A place has slipped"));
+        assertThat(checked("kelp > nettle", 0, 0, false).outcome()).isEqualTo(Outcome.NOT_TESTABLE);
+    }
+
+    @Test
+    void whatWasNotReadIsNotTestable() {
+        TrialRecord unread =
+                Measured.started(plan).read("fresh-mass", 1, 10, 11, 9, 10).record();
+        Findings some =
+                Protocols.find(plan.protocol()).orElseThrow().findings(Evidence.of(plan, unread, OptionalInt.empty()));
+        assertThat(TrialClaim.of(unread, some, some.kind("fresh-mass").orElseThrow(), "more", 2, 1, false)
+                        .outcome())
+                .isEqualTo(Outcome.NOT_TESTABLE);
+    }
+}
