@@ -18,6 +18,32 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
 public record Together(int n, double r, Optional<Interval> interval95) {
     private static final int FEWEST = 4;
     private static final double TAIL = 0.975;
+    private static final double MIDDLING = 0.3;
+
+    /** Whether the two are shown to go together, weaker ties than that left aside as of no use. */
+    public Way way() {
+        boolean clear = interval95
+                .map(interval -> interval.low() > 0 || interval.high() < 0)
+                .orElse(false);
+        return !clear || Math.abs(r) < MIDDLING ? Way.NOT_SHOWN : r > 0 ? Way.TOGETHER : Way.AGAINST;
+    }
+
+    /** How two figures go. */
+    public enum Way {
+        TOGETHER("rise together"),
+        AGAINST("go against each other"),
+        NOT_SHOWN("are not shown to go together");
+
+        private final String words;
+
+        Way(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
 
     /** A unit's two figures. */
     public record Pair(int treatment, double x, double y) {}

@@ -33,9 +33,16 @@ class TogetherTest {
             pairs.add(new Pair(1, x[i], y[i]));
         }
         Together together = Together.of(pairs).orElseThrow();
+        assertThat(together.way()).isEqualTo(Together.Way.TOGETHER);
         assertThat(together.r()).isCloseTo(0.81642, within(1e-5));
         assertThat(together.interval95().orElseThrow().low()).isCloseTo(0.4244, within(1e-3));
         assertThat(together.interval95().orElseThrow().high()).isCloseTo(0.9507, within(1e-3));
+    }
+
+    @Test
+    void aWeakOrUnsureTieIsNotShown() {
+        List<Pair> few = List.of(new Pair(1, 1, 1), new Pair(1, 2, 3), new Pair(1, 3, 2), new Pair(1, 4, 4));
+        assertThat(Together.of(few).orElseThrow().way()).isEqualTo(Together.Way.NOT_SHOWN);
     }
 
     @Test

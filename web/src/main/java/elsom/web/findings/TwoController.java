@@ -23,8 +23,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Two figures of the same units against each other. */
 @Controller
 class TwoController {
-    private static final double MIDDLING = 0.3;
-
     private final OpenFindings open;
 
     TwoController(OpenFindings open) {
@@ -111,14 +109,8 @@ class TwoController {
             return "Units of one treatment do not differ in one of the two, so nothing can be said of how they go together.";
         }
         Together together = found.get();
-        boolean clear = together.interval95()
-                .map(interval -> interval.low() > 0 || interval.high() < 0)
-                .orElse(false);
-        String way = clear && Math.abs(together.r()) >= MIDDLING
-                ? together.r() > 0 ? "rise together" : "go against each other"
-                : "are not shown to go together";
         return "Among units of one treatment " + Sentence.inside(x.label()) + " and " + Sentence.inside(y.label()) + " "
-                + way + ": r " + Decimals.fixed(together.r(), 2)
+                + together.way().words() + ": r " + Decimals.fixed(together.r(), 2)
                 + together.interval95()
                         .map(interval -> " (95 %: " + Decimals.fixed(interval.low(), 2) + " to "
                                 + Decimals.fixed(interval.high(), 2) + ")")
