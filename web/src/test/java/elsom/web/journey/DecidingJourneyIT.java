@@ -56,7 +56,7 @@ class DecidingJourneyIT extends BrowserTest {
         Path paper = saved.resolve("report.pdf");
         Files.write(paper, page.pdf(new Page.PdfOptions().setFormat("A4")));
         try (PDDocument document = Loader.loadPDF(paper.toFile())) {
-            assertThat(document.getNumberOfPages()).isBetween(1, 5);
+            assertThat(document.getNumberOfPages()).isBetween(1, 4);
         }
         Download file = page.waitForDownload(() -> button("One file (HTML)").click());
         file.saveAs(saved.resolve("report.html"));
