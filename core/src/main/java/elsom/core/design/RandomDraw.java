@@ -24,7 +24,7 @@ public final class RandomDraw {
     }
 
     /** A number from 0 to below a bound, each equally likely: bits that would favour some are drawn again. */
-    int below(int bound) {
+    public int below(int bound) {
         int most = bound - 1;
         if ((bound & most) == 0) {
             return bits() & most;
@@ -36,6 +36,23 @@ public final class RandomDraw {
             number = drawn % bound;
         }
         return number;
+    }
+
+    /** A number from 0 to below 1, of 31 bits. */
+    public double share() {
+        return (bits() >>> 1) * 0x1.0p-31;
+    }
+
+    /** A normal deviate, by the polar method (Marsaglia and Bray 1964) in arithmetic that is the same on every machine. */
+    public double deviate() {
+        while (true) {
+            double one = 2 * share() - 1;
+            double other = 2 * share() - 1;
+            double square = one * one + other * other;
+            if (square > 0 && square < 1) {
+                return one * StrictMath.sqrt(-2 * StrictMath.log(square) / square);
+            }
+        }
     }
 
     /** The same items in an order in which each is equally likely (Fisher and Yates 1938, Durstenfeld's form). */

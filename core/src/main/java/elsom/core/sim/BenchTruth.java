@@ -10,6 +10,7 @@ import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
 import java.util.Optional;
 import java.util.Random;
+import java.util.function.Function;
 
 /**
  * What each unit on a simulated bench really weighs, so that the simulated scale has something to weigh. Follows the
@@ -31,9 +32,20 @@ public final class BenchTruth {
     private static final double PLANT_DRY_SHARE = 0.11;
 
     private final TrialRecord record;
+    private final Function<String, MediumTruth> media;
 
     public BenchTruth(TrialRecord record) {
+        this(record, MediumTruth::of);
+    }
+
+    /**
+     * With media of one's own.
+     *
+     * @param media what each material is truly like
+     */
+    public BenchTruth(TrialRecord record, Function<String, MediumTruth> media) {
         this.record = record;
+        this.media = media;
     }
 
     /** The true value of an observation in its endpoint's unit. */
@@ -90,7 +102,7 @@ public final class BenchTruth {
         Draw(ExperimentalUnit unit) {
             Random random = new Random(record.trial().seed() * 31 + unit.code().hashCode());
             Container container = record.container(unit);
-            medium = MediumTruth.of(record.treatment(unit).material());
+            medium = media.apply(record.treatment(unit).material());
             double wall = container.areaCm2(container.depthCm())
                     + 2 * (container.topLengthCm() + container.topWidthCm()) * container.depthCm();
             tare = wall * WALL_G_PER_CM2 * (1 + TARE_SPREAD * random.nextGaussian());
