@@ -43,8 +43,9 @@ final class MixLevel extends PlantLevel {
                 right,
                 effect,
                 effect == 0
-                        ? "Plants in " + asked + " and " + comparator + " grow alike."
-                        : "Plants in " + asked + " grow " + more + " than in " + comparator + ".");
+                        ? "Plants with “" + Draft.shown(asked) + "” and “" + Draft.shown(comparator) + "” grow alike."
+                        : "Plants with “" + Draft.shown(asked) + "” grow " + more + " than with “"
+                                + Draft.shown(comparator) + "”.");
     }
 
     @Override

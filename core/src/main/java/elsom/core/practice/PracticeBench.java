@@ -4,6 +4,7 @@ import elsom.core.design.Layout;
 import elsom.core.design.RandomDraw;
 import elsom.core.protocol.water.WaterHolding;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.sim.BenchTruth;
 import elsom.core.trial.BenchPosition;
 import elsom.core.trial.Counting;
@@ -25,6 +26,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 
 /** A trial whose units live on a practice bench: what its instruments show at each look, and what goes wrong. */
@@ -175,6 +177,19 @@ public final class PracticeBench {
         double truly =
                 new BenchTruth(record, material -> PotsLevel.medium(truth, material)).of(unit, look, endpoint.code());
         return endpoint.code().equals(WaterHolding.DROP) ? truly : truly + 0.1 * noise.deviate();
+    }
+
+    /** What a unit truly weighs, for a scale that stands on the bench; empty for what is not weighed. */
+    public OptionalDouble grams(ReadingRef what) {
+        Endpoint endpoint = record.endpoint(what.endpoint());
+        Optional<ExperimentalUnit> unit = record.unit(what.unit());
+        Optional<Look> look = record.look(what.look());
+        boolean known = unit.isPresent() && look.isPresent() && endpoint.unit() == UnitOfMeasure.GRAM;
+        return known
+                ? OptionalDouble.of(
+                        shown(unit.get(), look.get(), endpoint, what.subReading(), dried().getOrDefault(what.unit(), 0))
+                                .value())
+                : OptionalDouble.empty();
     }
 
     private Optional<Living> living(PlantLevel plants, ExperimentalUnit unit, int dried) {

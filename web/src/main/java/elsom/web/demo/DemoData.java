@@ -14,6 +14,8 @@ import elsom.core.plan.Rules;
 import elsom.core.plan.Site;
 import elsom.core.plan.Treatments;
 import elsom.core.plan.WateringSchool;
+import elsom.core.practice.Level;
+import elsom.core.practice.Levels;
 import elsom.core.protocol.water.WaterHolding;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
@@ -31,6 +33,7 @@ import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
+import elsom.web.practice.Practices;
 import elsom.web.trial.Entered;
 import elsom.web.trial.Logbook;
 import elsom.web.trial.NewReading;
@@ -67,11 +70,13 @@ class DemoData implements SmartInitializingSingleton {
     private static final double TRAY_ML = 1700;
     private static final double TUB_ML = 4400;
     private static final double POT_ML = 380;
+    private static final long PRACTICE_SEED = 21;
     private static final String STATION = "Bench A";
 
     private final Trials trials;
     private final Plans plans;
     private final Logbook logbook;
+    private final Practices practices;
     private final Clock clock;
     private final TransactionOperations transaction;
     private final DemoGrowth growth;
@@ -84,7 +89,9 @@ class DemoData implements SmartInitializingSingleton {
             Clock clock,
             TransactionOperations transaction,
             DemoGrowth growth,
-            DemoShelf shelf) {
+            DemoShelf shelf,
+            Practices practices) {
+        this.practices = practices;
         this.shelf = shelf;
         this.growth = growth;
         this.trials = trials;
@@ -109,6 +116,8 @@ class DemoData implements SmartInitializingSingleton {
                 growth.probed(demo, clock.instant());
                 shelf.fill(LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()), List.of(roof, mix));
                 roofTraysAgain(roof);
+                Level level = Levels.find("light-from-one-side").orElseThrow();
+                practices.begin(level, level.setting(), PRACTICE_SEED, token("practice"));
             });
         }
     }

@@ -23,7 +23,7 @@ interface DigestMapper {
             select t.id, t.question, t.protocol, t.zone, t.start_at, t.stage, d.step, d.units, d.names, d.codes, d.crop,
                 d.measured, d.next_look, d.next_name, d.next_at, d.following_at, d.done, d.expected, d.weighs, d.ends_at
             from trial t join digest d on d.trial_id = t.id
-            where d.problem = '' and not t.put_away\s""";
+            where d.problem = '' and not t.put_away and not t.practice\s""";
 
     /** A digest as it is stored. */
     record Row(
@@ -153,25 +153,25 @@ interface DigestMapper {
 
     @Select("""
             select count(*) from trial t join digest d on d.trial_id = t.id
-            where d.problem = '' and not t.put_away
+            where d.problem = '' and not t.put_away and not t.practice
             and (#{part} = '' or locate(#{part}, lower(t.question)) > 0 or locate(#{part}, lower(d.names)) > 0
                 or locate(#{code}, d.codes) > 0)""")
     int found(@Param("part") String part, @Param("code") String code);
 
     @Select("""
             select t.id, t.question, d.problem, t.put_away from trial t join digest d on d.trial_id = t.id
-            where d.problem <> '' and not t.put_away order by t.id""")
+            where d.problem <> '' and not t.put_away and not t.practice order by t.id""")
     List<Head> unreadable();
 
     @Select("""
             select t.id, t.question, d.problem, t.put_away from trial t join digest d on d.trial_id = t.id
-            where t.put_away order by t.start_at desc, t.id desc limit #{most}""")
+            where t.put_away and not t.practice order by t.start_at desc, t.id desc limit #{most}""")
     List<Head> putAway(int most);
 
     @Select("""
             select c.trial_id, t.question, t.zone, c.due_at, c.kind, c.title, c.name, c.minutes, c.prepare, c.done
             from digest_chore c join trial t on t.id = c.trial_id
-            where c.due_at >= #{from} and c.due_at < #{to} and not t.put_away
+            where c.due_at >= #{from} and c.due_at < #{to} and not t.put_away and not t.practice
             and (t.stage = 'STARTED' and c.kind <> 'START' or t.stage = 'DRAFT' and c.kind = 'START')
             order by c.due_at, c.trial_id limit #{most}""")
     List<ChoreRow> chores(@Param("from") Instant from, @Param("to") Instant to, @Param("most") int most);
@@ -197,6 +197,6 @@ interface DigestMapper {
                 count(*) filter (where t.stage = 'STARTED' and d.next_at > #{now}) as coming,
                 count(*) filter (where t.stage = 'DRAFT') as plans,
                 count(*) filter (where t.stage = 'STARTED' and d.next_at is null) as finished
-            from trial t join digest d on d.trial_id = t.id where d.problem = '' and not t.put_away""")
+            from trial t join digest d on d.trial_id = t.id where d.problem = '' and not t.put_away and not t.practice""")
     Counts counts(Instant now);
 }
