@@ -49,6 +49,7 @@ class DemoGrowth {
 
     private final SimulatedProbe probe;
     private final LabSlips laboratory;
+    private final DemoTasting tasting;
 
     DemoGrowth(
             Trials trials,
@@ -56,7 +57,9 @@ class DemoGrowth {
             Logbook logbook,
             Quarantines quarantines,
             SimulatedProbe probe,
-            LabSlips laboratory) {
+            LabSlips laboratory,
+            DemoTasting tasting) {
+        this.tasting = tasting;
         this.laboratory = laboratory;
         this.probe = probe;
         this.quarantines = quarantines;
@@ -108,7 +111,9 @@ class DemoGrowth {
                 STATION,
                 token("wood vinegar slug"));
         read(begun("rosemary", demo.rosemary()), now, DemoGrowth::rosemary);
-        read(begun("digestate", demo.digestate()), now, DemoGrowth::digestate);
+        TrialId coriander = begun("digestate", demo.digestate());
+        read(coriander, now, DemoGrowth::digestate);
+        tasting.taste(coriander);
         TrialId bags = begun("three bags", demo.threeBags());
         read(bags, now, DemoGrowth::threeBags);
         TrialRecord old = trials.key(bags);

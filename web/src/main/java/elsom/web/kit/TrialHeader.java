@@ -1,6 +1,7 @@
 package elsom.web.kit;
 
 import elsom.core.protocol.Protocols;
+import elsom.core.protocol.general.TastingPanel;
 import elsom.core.trial.TrialRecord;
 import java.time.Instant;
 import java.util.Arrays;
@@ -51,7 +52,7 @@ public record TrialHeader(
     public static TrialHeader of(TrialRecord record, Instant now, Step here, int look) {
         String base = "/trials/" + record.trial().id();
         List<StepLink> steps = Arrays.stream(Step.values())
-                .map(step -> new StepLink(step.label, base + step.path, step == here, missing(record, step)))
+                .map(step -> link(record, base, step, here))
                 .toList();
         return new TrialHeader(
                 record.trial().id().value(),
@@ -61,6 +62,19 @@ public record TrialHeader(
                 TimeBar.of(record, now, look),
                 steps,
                 Swatch.of(record));
+    }
+
+    /** What is tasted is answered plate by plate, not measured unit by unit: both steps are its tastings. */
+    private static StepLink link(TrialRecord record, String base, Step step, Step here) {
+        boolean tasted = record.trial().protocol().equals(TastingPanel.CODE);
+        if (tasted && (step == Step.BENCH || step == Step.FINDINGS)) {
+            return new StepLink(
+                    step == Step.BENCH ? "Taste" : step.label,
+                    base + "/tasting",
+                    step == here,
+                    missing(record, Step.PLAN));
+        }
+        return new StepLink(step.label, base + step.path, step == here, missing(record, step));
     }
 
     private static String missing(TrialRecord record, Step step) {

@@ -7,15 +7,18 @@ import elsom.core.protocol.MeasureParts;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.ProtocolData;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.ProtocolCode;
 import java.time.Duration;
 import java.util.List;
 
 /** Tasting panel. */
 public final class TastingPanel {
+    public static final ProtocolCode CODE = new ProtocolCode("panel");
+
     private TastingPanel() {}
 
     public static Protocol protocol() {
-        return ProtocolData.named("panel", "Tasting panel")
+        return ProtocolData.named(CODE.value(), "Tasting panel")
                 .tells(
                         "Which produce people prefer, tasted blind in a balanced order.",
                         "Does coriander grown with digestate water taste different?")

@@ -1,0 +1,68 @@
+package elsom.web.journey;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import elsom.core.panel.Tasting;
+import elsom.core.trial.TrialId;
+import elsom.web.tasting.Tastings;
+import elsom.web.trial.TrialLists;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.context.TestPropertySource;
+
+/** A triangle test handed round six tasters on a phone. */
+@TestPropertySource(properties = "elsom.demo=true")
+class TastingJourneyIT extends BrowserTest {
+    private static final int TASTERS = 6;
+
+    @Autowired
+    private TrialLists lists;
+
+    @Autowired
+    private Tastings tastings;
+
+    @Test
+    void aTriangleIsHandedRound() {
+        open(360, 760);
+        TrialId id = lists.search("digestate", 0, 10).trials().get(0).id();
+        page.navigate("/trials/" + id + "/findings");
+        link("Taste it blind").click();
+        isGoodForAll();
+        page.locator("input[value=TRIANGLE]").check();
+        field("Tasters").fill("six");
+        button("Begin the tasting").click();
+        assertThat(page.locator(".notice.wrong")).containsText("Accepted: 12");
+        field("Tasters").fill(String.valueOf(TASTERS));
+        field("What is on the plates, a line each").fill("plain\n40 mL/L");
+        button("Begin the tasting").click();
+        assertThat(page.locator("h2").first()).hasText("Which is the odd one?");
+        isGoodForAll();
+        int number = tastings.of(id).get(0).number();
+        List<List<Tasting.Plate>> served =
+                tastings.session(id, number).tasting().served();
+        link("Hand the phone round").click();
+        for (int taster = 1; taster <= TASTERS; taster++) {
+            assertThat(page.locator("h1")).hasText("This is for taster " + taster);
+            link("I am ready").click();
+            Locator plates = page.locator(".plate");
+            assertThat(plates).hasCount(3);
+            if (taster == 1) {
+                isGoodForAll();
+            }
+            button(String.valueOf(Tasting.odd(served.get(taster - 1)).code())).click();
+            assertThat(page.locator("h1")).hasText("Thank you");
+            if (taster == 2) {
+                button("I pressed the wrong one: again").click();
+                button(String.valueOf(Tasting.odd(served.get(1)).code())).click();
+            }
+            link("Next taster").click();
+        }
+        assertThat(page.locator("h1")).hasText("All have tasted");
+        link("What they said").click();
+        assertThat(page.locator(".verdicts")).containsText("They can taste a difference");
+        assertThat(page.locator(".chose")).hasCount(TASTERS);
+        isGoodForAll();
+    }
+}
