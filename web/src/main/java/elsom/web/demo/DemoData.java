@@ -76,6 +76,7 @@ class DemoData implements SmartInitializingSingleton {
     private final Trials trials;
     private final Plans plans;
     private final Logbook logbook;
+    private final DemoBrews brews;
     private final Practices practices;
     private final Clock clock;
     private final TransactionOperations transaction;
@@ -90,8 +91,10 @@ class DemoData implements SmartInitializingSingleton {
             TransactionOperations transaction,
             DemoGrowth growth,
             DemoShelf shelf,
-            Practices practices) {
+            Practices practices,
+            DemoBrews brews) {
         this.practices = practices;
+        this.brews = brews;
         this.shelf = shelf;
         this.growth = growth;
         this.trials = trials;
@@ -110,12 +113,14 @@ class DemoData implements SmartInitializingSingleton {
                 plugPots();
                 DemoPlans demo = new DemoPlans(clock.instant(), ZoneId.systemDefault());
                 TrialId roof = new TrialId(1);
-                plans.begin(demo.brews(trials.snapshot(roof).trial()), token("brews"));
+                Plan planned = demo.brews(trials.snapshot(roof).trial());
+                plans.begin(planned, token("brews"));
                 growth.fill(demo, clock.instant());
                 TrialId mix = plugMix();
                 growth.probed(demo, clock.instant());
                 shelf.fill(LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()), List.of(roof, mix));
                 roofTraysAgain(roof);
+                brews.brewed(planned, clock.instant());
                 Level level = Levels.find("light-from-one-side").orElseThrow();
                 practices.begin(level, level.setting(), PRACTICE_SEED, token("practice"));
             });

@@ -1,11 +1,13 @@
 package elsom.web.kit;
 
 import elsom.core.protocol.Protocols;
+import elsom.core.protocol.general.Brews;
 import elsom.core.protocol.general.TastingPanel;
 import elsom.core.trial.TrialRecord;
 import java.time.Instant;
-import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** The head of every page of a trial: its question, its time bar, and the steps of the work. */
 public record TrialHeader(
@@ -40,20 +42,25 @@ public record TrialHeader(
      */
     public record StepLink(String label, String href, boolean here, String missing) {}
 
-    public static TrialHeader of(TrialRecord record, Instant now, Step here) {
+    public static TrialHeader of(TrialRecord record, Instant now, @Nullable Step here) {
         return of(record, now, here, 0);
     }
 
     /**
      * The head of a page.
      *
+     * @param here null on a page of brews, which are no step of other trials
      * @param look the look being shown; 0 for none
      */
-    public static TrialHeader of(TrialRecord record, Instant now, Step here, int look) {
+    public static TrialHeader of(TrialRecord record, Instant now, @Nullable Step here, int look) {
         String base = "/trials/" + record.trial().id();
-        List<StepLink> steps = Arrays.stream(Step.values())
-                .map(step -> link(record, base, step, here))
-                .toList();
+        List<StepLink> steps = new ArrayList<>();
+        for (Step step : Step.values()) {
+            steps.add(link(record, base, step, here));
+            if (step == Step.PLAN && record.trial().protocol().equals(Brews.CODE)) {
+                steps.add(new StepLink("Brews", base + "/brews", here == null, ""));
+            }
+        }
         return new TrialHeader(
                 record.trial().id().value(),
                 record.trial().question(),
@@ -65,7 +72,7 @@ public record TrialHeader(
     }
 
     /** What is tasted is answered plate by plate, not measured unit by unit: both steps are its tastings. */
-    private static StepLink link(TrialRecord record, String base, Step step, Step here) {
+    private static StepLink link(TrialRecord record, String base, Step step, @Nullable Step here) {
         boolean tasted = record.trial().protocol().equals(TastingPanel.CODE);
         if (tasted && (step == Step.BENCH || step == Step.FINDINGS)) {
             return new StepLink(

@@ -18,6 +18,11 @@ class FrameAdvice {
      * @param us whether the device shows US measures beside metric ones
      */
     record Frame(String path, String station, boolean us) {
+        /** What the page of a template is for. */
+        public String help(String template) {
+            return PageHelp.of(template);
+        }
+
         /** What drawings say of their scale, by the unit's symbol, as JSON; null where only metric is shown. */
         public @Nullable String scales() {
             return us ? SCALES : null;

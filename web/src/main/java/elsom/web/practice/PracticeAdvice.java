@@ -2,6 +2,7 @@ package elsom.web.practice;
 
 import elsom.core.trial.TrialId;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -9,9 +10,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 /** Lets every page of a trial say that it is a practice bench. */
 @ControllerAdvice
 class PracticeAdvice {
-    private final Practices practices;
+    private final ObjectProvider<Practices> practices;
 
-    PracticeAdvice(Practices practices) {
+    PracticeAdvice(ObjectProvider<Practices> practices) {
         this.practices = practices;
     }
 
@@ -31,6 +32,7 @@ class PracticeAdvice {
         return () -> trial == null
                 ? null
                 : practices
+                        .getObject()
                         .find(new TrialId(trial))
                         .map(own -> new Back(own.level().brief().name(), "/practice/bench/" + trial))
                         .orElse(null);

@@ -2,6 +2,8 @@ package elsom.web.today;
 
 import elsom.core.meter.MeterKind;
 import elsom.web.backup.Backups;
+import elsom.web.brew.Brews;
+import elsom.web.kit.Times;
 import elsom.web.meter.MeterChecks;
 import elsom.web.platform.Station;
 import elsom.web.trial.TrialLists;
@@ -27,13 +29,31 @@ class TodayController {
     private final TrialLists lists;
     private final Backups backups;
     private final MeterChecks meters;
+    private final Brews brews;
     private final Clock clock;
 
-    TodayController(TrialLists lists, Backups backups, MeterChecks meters, Clock clock) {
+    TodayController(TrialLists lists, Backups backups, MeterChecks meters, Brews brews, Clock clock) {
+        this.brews = brews;
         this.meters = meters;
         this.backups = backups;
         this.lists = lists;
         this.clock = clock;
+    }
+
+    /** Brews to be used soon, or too old to be. */
+    record UseSoon(String says, String href, boolean over) {
+        static UseSoon of(Brews.Clocks clocks, Instant now, ZoneId here) {
+            boolean over = clocks.useBy().isBefore(now);
+            long minutes = Math.abs(Duration.between(now, clocks.useBy()).toMinutes());
+            String span = minutes / 60 + " h " + minutes % 60 + " min";
+            String units = String.join(", ", clocks.units());
+            return new UseSoon(
+                    over
+                            ? "Too old to use: brew " + units + ", since " + span + ". Onto the compost heap."
+                            : "Use brew " + units + " by " + Times.time(clocks.useBy(), here) + ": " + span + " left.",
+                    "/trials/" + clocks.trial() + "/brews",
+                    over);
+        }
     }
 
     @GetMapping("/")
@@ -55,6 +75,9 @@ class TodayController {
                         .map(MeterKind::label)
                         .toList());
         model.addAttribute("page", page);
+        model.addAttribute(
+                "brews",
+                brews.toUse().stream().map(one -> UseSoon.of(one, now, here)).toList());
         return page.empty() ? "today/welcome" : "today/today";
     }
 }

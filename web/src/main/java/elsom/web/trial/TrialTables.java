@@ -5,6 +5,8 @@ import java.util.List;
 /** The tables that hold a trial, each with its number in {@code trial_id}; what refers to others comes first. */
 public final class TrialTables {
     public static final List<String> ALL = List.of(
+            "brew_log",
+            "brew_recipe",
             "tasting_answer",
             "tasting",
             "practice",

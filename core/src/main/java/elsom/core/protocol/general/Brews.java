@@ -8,22 +8,25 @@ import elsom.core.protocol.MeasureParts;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.ProtocolData;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.ProtocolCode;
 import java.time.Duration;
 import java.util.List;
 
 /** Aerated brews that end together. */
 public final class Brews {
+    public static final ProtocolCode CODE = new ProtocolCode("brew");
+
     private Brews() {}
 
     public static Protocol protocol() {
-        return ProtocolData.named("brew", "Aerated brew")
+        return ProtocolData.named(CODE.value(), "Aerated brew")
                 .tells(
                         "What air, food, warmth or time changes in an aerated extract.",
                         "Does an air stone or kelp raise the active fungi of an extract?")
                 .measure(MeasureParts.of("oxygen", "Dissolved oxygen")
                         .in(UnitOfMeasure.MILLIGRAM_PER_LITRE)
-                        .highest(0.02)
-                        .decimals(5)
+                        .highest(20)
+                        .decimals(1)
                         .better(Direction.HIGHER)
                         .typicalCv(0.10)
                         .secondsEach(40)
@@ -52,24 +55,22 @@ public final class Brews {
                         .typicalCv(0.40)
                         .secondsEach(10)
                         .rule("height above the surface"))
-                .measure(MeasureParts.of("bacteria", "Active bacteria")
-                        .in(UnitOfMeasure.MICROGRAM_PER_MILLILITRE)
-                        .highest(1)
-                        .decimals(1)
-                        .better(Direction.HIGHER)
-                        .typicalCv(0.35)
-                        .secondsEach(120)
-                        .rule("by the laboratory, from a sample on ice within a day"))
-                .measure(MeasureParts.of("fungi", "Active fungi")
-                        .in(UnitOfMeasure.MICROGRAM_PER_MILLILITRE)
-                        .highest(1)
-                        .decimals(2)
-                        .better(Direction.HIGHER)
-                        .typicalCv(0.60)
-                        .secondsEach(120)
-                        .rule("by the laboratory, from a sample on ice within a day"))
+                .measure(counted("bacteria", "Active bacteria", 1, 0.35))
+                .measure(counted("total-bacteria", "Total bacteria", 1, 0.3))
+                .measure(counted("fungi", "Active fungi", 2, 0.6))
+                .measure(counted("total-fungi", "Total fungi", 2, 0.5))
                 .look("half-way", Duration.ofHours(18), "oxygen", "brew-temperature", "ph", "foam")
-                .look("sample", Duration.ofHours(36), "oxygen", "brew-temperature", "ph", "foam", "bacteria", "fungi")
+                .look(
+                        "sample",
+                        Duration.ofHours(36),
+                        "oxygen",
+                        "brew-temperature",
+                        "ph",
+                        "foam",
+                        "bacteria",
+                        "total-bacteria",
+                        "fungi",
+                        "total-fungi")
                 .every(
                         Recurring.Kind.AIR,
                         "oxygen, smell, foam; stop at a sour or rotten smell",
@@ -87,5 +88,17 @@ public final class Brews {
                         "More organisms do not prove better growth.")
                 .usually(4, LayoutKind.BLOCKS, 0, 0, 0)
                 .endingTogether();
+    }
+
+    /** A count by the laboratory, µg of organisms in a millilitre. */
+    private static MeasureParts counted(String code, String label, int decimals, double cv) {
+        return MeasureParts.of(code, label)
+                .in(UnitOfMeasure.MICROGRAM_PER_MILLILITRE)
+                .highest(5000)
+                .decimals(decimals)
+                .better(Direction.HIGHER)
+                .typicalCv(cv)
+                .secondsEach(120)
+                .rule("by the laboratory, from a sample on ice within a day");
     }
 }

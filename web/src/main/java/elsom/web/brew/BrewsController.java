@@ -1,0 +1,186 @@
+package elsom.web.brew;
+
+import elsom.core.brew.BrewReading;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
+import elsom.web.device.OxygenMeter;
+import elsom.web.platform.NotFound;
+import elsom.web.platform.Refusal;
+import elsom.web.platform.Station;
+import elsom.web.trial.Plans;
+import elsom.web.trial.Trials;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+
+/** The brews of a trial: their recipe, and their log with its stop rule. */
+@Controller
+@RequestMapping("/trials/{trial}/brews")
+class BrewsController {
+    private final Trials trials;
+    private final Plans plans;
+    private final Brews brews;
+    private final OxygenMeter meter;
+    private final Clock clock;
+
+    BrewsController(Trials trials, Plans plans, Brews brews, OxygenMeter meter, Clock clock) {
+        this.trials = trials;
+        this.plans = plans;
+        this.brews = brews;
+        this.meter = meter;
+        this.clock = clock;
+    }
+
+    private TrialRecord record(long trial) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        if (!record.trial().protocol().equals(elsom.core.protocol.general.Brews.CODE)) {
+            throw new NotFound("This trial has no brews.", "/trials/" + trial, "To the trial");
+        }
+        return record;
+    }
+
+    @GetMapping
+    String show(@PathVariable long trial, Model model) {
+        TrialRecord record = record(trial);
+        TrialId id = record.trial().id();
+        model.addAttribute(
+                "page", BrewsPage.of(record, plans.plan(id), brews.recipe(id), brews.log(id), clock.instant()));
+        return "brew/brews";
+    }
+
+    @GetMapping("/recipe")
+    String recipe(@PathVariable long trial, Model model) {
+        TrialRecord record = record(trial);
+        TrialId id = record.trial().id();
+        model.addAttribute("page", RecipePage.of(record, plans.plan(id), brews.recipe(id), List.of(), clock.instant()));
+        return "brew/recipe";
+    }
+
+    @PostMapping("/recipe")
+    ModelAndView keepRecipe(@PathVariable long trial, @RequestParam(defaultValue = "") String recipe) {
+        TrialRecord record = record(trial);
+        TrialId id = record.trial().id();
+        List<String> problems = brews.keepRecipe(id, recipe);
+        return problems.isEmpty()
+                ? new ModelAndView("redirect:/trials/" + trial + "/brews")
+                : new ModelAndView(
+                        "brew/recipe",
+                        Map.of("page", RecipePage.of(record, plans.plan(id), recipe, problems, clock.instant())),
+                        HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    /** One visit to one brew. */
+    @GetMapping("/log")
+    String log(@PathVariable long trial, @RequestParam(required = false) String unit, Model model) {
+        TrialRecord record = record(trial);
+        if (!record.trial().started()) {
+            throw new Refusal("The brews have not been started: start the trial first.");
+        }
+        UnitCode code = Optional.ofNullable(unit)
+                .flatMap(record::called)
+                .map(one -> one.code())
+                .orElse(record.units().get(0).code());
+        model.addAttribute(
+                "page",
+                VisitPage.of(
+                        record, brews.log(record.trial().id()), code, VisitForm.EMPTY, List.of(), clock.instant()));
+        return "brew/visit";
+    }
+
+    @PostMapping("/log")
+    ModelAndView note(@PathVariable long trial, @RequestParam String unit, VisitForm form, Station station) {
+        TrialRecord record = record(trial);
+        UnitCode code = record.called(unit)
+                .orElseThrow(() -> new Refusal("This trial has no brew “" + unit + "”."))
+                .code();
+        VisitForm.Read read = form.read(code, station.signature(), clock.instant());
+        if (!read.problems().isEmpty()) {
+            return new ModelAndView(
+                    "brew/visit",
+                    Map.of(
+                            "page",
+                            VisitPage.of(
+                                    record,
+                                    brews.log(record.trial().id()),
+                                    code,
+                                    form,
+                                    read.problems(),
+                                    clock.instant())),
+                    HttpStatus.UNPROCESSABLE_CONTENT);
+        }
+        BrewReading noted = brews.note(record.trial().id(), read.visit().orElseThrow(), form.tokenOrNew());
+        String next = noted.asks() ? code.value() : VisitPage.after(record, code);
+        return new ModelAndView("redirect:/trials/" + trial + "/brews/log?unit=" + next);
+    }
+
+    /** What becomes of a brew that met the stop rule. */
+    @PostMapping("/log/{number}/decide")
+    String decide(
+            @PathVariable long trial,
+            @PathVariable int number,
+            @RequestParam BrewReading.Decision decision,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam String unit) {
+        brews.decide(record(trial).trial().id(), number, decision, reason);
+        return "redirect:/trials/" + trial + "/brews/log?unit=" + unit;
+    }
+
+    /** Air off: the brew is done and its clock runs. */
+    @PostMapping("/done")
+    String done(@PathVariable long trial, @RequestParam List<String> unit, @RequestParam UUID token, Station station) {
+        TrialRecord record = record(trial);
+        Instant now = clock.instant();
+        for (String typed : unit) {
+            UnitCode code = record.called(typed)
+                    .orElseThrow(() -> new Refusal("This trial has no brew “" + typed + "”."))
+                    .code();
+            BrewReading done = new BrewReading(
+                    1,
+                    code,
+                    now,
+                    station.signature(),
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    BrewReading.Decision.DONE,
+                    "");
+            brews.note(
+                    record.trial().id(),
+                    done,
+                    UUID.nameUUIDFromBytes((token + code.value()).getBytes(StandardCharsets.UTF_8)));
+        }
+        return "redirect:/trials/" + trial + "/brews";
+    }
+
+    /** What the oxygen meter shows in a brew, as JSON. */
+    @GetMapping("/meter")
+    ResponseEntity<OxygenMeter.Shown> meter(@PathVariable long trial, @RequestParam String unit) {
+        TrialRecord record = record(trial);
+        UnitCode code = record.called(unit)
+                .orElseThrow(() -> new Refusal("This trial has no brew “" + unit + "”."))
+                .code();
+        Instant begun = BrewsPage.begun(record, plans.plan(record.trial().id()), code);
+        return meter.read(record, code, begun)
+                .map(ResponseEntity::ok)
+                .orElseThrow(() ->
+                        new Refusal("This brew has not been begun yet; there is nothing to hang the meter into."));
+    }
+}

@@ -1,0 +1,68 @@
+package elsom.web.brew;
+
+import elsom.core.brew.Recipe;
+import elsom.core.plan.Plan;
+import elsom.core.plan.PlannedTreatment;
+import elsom.core.quantity.Decimals;
+import elsom.core.trial.TrialRecord;
+import elsom.web.kit.Swatch;
+import elsom.web.kit.TrialHeader;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A recipe, and what it comes to in each treatment's vessel.
+ *
+ * @param water what is done to tap water, as a sentence; empty where the recipe says nothing
+ */
+record RecipePage(
+        TrialHeader header,
+        String base,
+        String text,
+        List<String> problems,
+        List<Sheet> sheets,
+        String water,
+        String warmth) {
+    /** One treatment's vessel. */
+    record Sheet(Swatch swatch, String litres, List<Recipe.SheetLine> lines) {}
+
+    static RecipePage of(TrialRecord record, Plan plan, String text, List<String> problems, Instant now) {
+        Recipe recipe = Recipe.read(text).recipe();
+        return new RecipePage(
+                TrialHeader.of(record, now, null),
+                "/trials/" + record.trial().id() + "/brews",
+                text,
+                problems,
+                sheets(record, plan, recipe),
+                recipe.water().map(RecipePage::water).orElse(""),
+                recipe.celsius().isPresent()
+                        ? "Water at " + Decimals.upTo(recipe.celsius().getAsDouble(), 1) + " °C."
+                        : "");
+    }
+
+    static List<Sheet> sheets(TrialRecord record, Plan plan, Recipe recipe) {
+        List<Swatch> swatches = Swatch.of(record);
+        List<PlannedTreatment> all = plan.treatments().all();
+        List<Sheet> sheets = new ArrayList<>();
+        for (int i = 0; i < Math.min(all.size(), swatches.size()); i++) {
+            double litres = plan.volumeMl(all.get(i)) / 1000;
+            sheets.add(new Sheet(
+                    swatches.get(i),
+                    Decimals.upTo(litres, 1) + " L",
+                    recipe.sheet(all.get(i).name(), litres)));
+        }
+        return sheets;
+    }
+
+    static String water(Recipe.Water water) {
+        if (water.standsOnly()) {
+            return "Let tap water stand " + Decimals.upTo(water.standHours(), 0)
+                    + " h with air before the start. That takes chlorine"
+                    + " away, not chloramine: ask your supplier which it is.";
+        }
+        return water.chlorineMgL() > 0
+                ? "Ascorbic acid takes up chlorine and chloramine within minutes: 2.5 mg for each mg."
+                : "Rain or well water: no chlorine to take away.";
+    }
+}

@@ -1,0 +1,250 @@
+package elsom.web.brew;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elsom.core.brew.BrewReading;
+import elsom.core.plan.Origin;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.web.AppTest;
+import elsom.web.Web;
+import elsom.web.trial.Plans;
+import elsom.web.trial.TrialLists;
+import elsom.web.trial.Trials;
+import java.net.http.HttpResponse;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.TestPropertySource;
+
+/** Brews of the demo: recipe, log, stop rule, clock, counts and what comes of them, as the server answers. */
+@AppTest
+@TestPropertySource(properties = "elsom.demo=true")
+class BrewPagesIT {
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private TrialLists lists;
+
+    @Autowired
+    private Trials trials;
+
+    @Autowired
+    private Plans plans;
+
+    @Autowired
+    private Brews brews;
+
+    @Autowired
+    private Clock clock;
+
+    private Web web;
+    private TrialId first;
+
+    @BeforeEach
+    void client() {
+        web = new Web(port);
+        first = id("First brews");
+    }
+
+    private TrialId id(String question) {
+        return lists.search(question, 0, 10).trials().get(0).id();
+    }
+
+    private HttpResponse<String> post(String path, Map<String, String> fields) throws Exception {
+        return web.post("/trials/" + first + "/brews" + path, fields);
+    }
+
+    private String page(String path) throws Exception {
+        return web.get("/trials/" + first + "/brews" + path).body();
+    }
+
+    private ExperimentalUnit unit(int at) {
+        return trials.snapshot(first).benchOrder().get(at);
+    }
+
+    @Test
+    void finishedBrewsSayWhatTheirCountsTell() throws Exception {
+        assertThat(page(""))
+                .contains("Air stone, stone: active fungi ×", "data-ratios", "data-brews")
+                .contains("Give more air or half the food")
+                .contains("Not on parts that are eaten raw");
+        assertThat(web.get("/trials/" + first + "/findings").statusCode()).isEqualTo(200);
+    }
+
+    @Test
+    void aRecipeThatCannotBeReadComesBackWithEveryBadLine() throws Exception {
+        HttpResponse<String> refused = post("/recipe", Map.of("recipe", "compost 15 g/L\nsome kelp\nwater boiled"));
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body())
+                .contains("“some kelp” is not understood", "“water boiled” is not understood", "compost 15 g/L");
+        assertThat(brews.recipe(first)).doesNotContain("some kelp");
+        assertThat(post("/recipe", Map.of("recipe", "compost 20 g/L\nkelp 2 g/L in kelp"))
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(page("/recipe")).contains("200 g");
+    }
+
+    @Test
+    void theStopRuleIsAskedAtOnceAndItsAnswerKept() throws Exception {
+        String code = unit(0).code().value();
+        HttpResponse<String> low = post(
+                "/log",
+                Map.of(
+                        "unit",
+                        code,
+                        "oxygen",
+                        "5,1 mg/L",
+                        "smell",
+                        "SOUR",
+                        "token",
+                        UUID.randomUUID().toString()));
+        assertThat(low.headers().firstValue("location").orElseThrow()).endsWith("log?unit=" + code);
+        assertThat(page("/log?unit=" + code))
+                .contains("Stop this brew?", "Its oxygen is 5.1 mg/L, below 6 and it smells sour");
+        assertThat(page("")).contains("Stop it?");
+        BrewReading asked =
+                brews.log(first).stream().filter(BrewReading::asks).findFirst().orElseThrow();
+        Map<String, String> goesOn = Map.of("unit", code, "decision", "GOES_ON", "reason", " ");
+        assertThat(post("/log/" + asked.number() + "/decide", goesOn).statusCode())
+                .isEqualTo(422);
+        post("/log/" + asked.number() + "/decide", Map.of("unit", code, "decision", "STOPPED"));
+        assertThat(brews.log(first)).noneMatch(BrewReading::asks);
+        assertThat(page("/log?unit=" + code)).contains("stopped");
+    }
+
+    @Test
+    void figuresThatCannotBeComeBackAsTheyWereTyped() throws Exception {
+        HttpResponse<String> refused =
+                post("/log", Map.of("unit", unit(1).code().value(), "oxygen", "lots", "temperature", "70 F"));
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body())
+                .contains("“lots” is not a figure. Accepted: 7.4", "value=\"lots\"", "value=\"70 F\"");
+        assertThat(post("/log", Map.of("unit", unit(1).code().value(), "oxygen", "55"))
+                        .body())
+                .contains("Dissolved oxygen");
+        assertThat(post("/log", Map.of("unit", unit(1).code().value())).body()).contains("Nothing is typed yet");
+    }
+
+    @Test
+    void fahrenheitIsUnderstoodAndSendingTwiceWritesOnce() throws Exception {
+        String token = UUID.randomUUID().toString();
+        Map<String, String> visit = Map.of("unit", unit(2).code().value(), "temperature", "70 F", "token", token);
+        int before = brews.log(first).size();
+        post("/log", visit);
+        post("/log", visit);
+        assertThat(brews.log(first)).hasSize(before + 1);
+        assertThat(brews.log(first).get(before).temperature()).isBetween(21.0, 21.2);
+    }
+
+    @Test
+    void aBrewThatIsDoneRunsItsClockOnToday() throws Exception {
+        assertThat(web.get("/").body()).doesNotContain("Use brew");
+        post(
+                "/done",
+                Map.of(
+                        "unit",
+                        unit(3).code().value(),
+                        "token",
+                        UUID.randomUUID().toString()));
+        assertThat(web.get("/").body()).contains("Use brew " + unit(3).code(), "left.");
+        assertThat(brews.toUse()).allMatch(one -> one.useBy().isAfter(clock.instant()));
+    }
+
+    @Test
+    void theOxygenMeterShowsWhatTheBrewDoes() throws Exception {
+        assertThat(page("/meter?unit=" + unit(0).code())).contains("mg/L", "°C");
+        TrialId planned = id("Air stone and kelp in an aerated extract");
+        assertThat(web.get("/trials/" + planned + "/brews").body())
+                .contains("What goes in")
+                .doesNotContain("Visit the brews");
+        assertThat(web.get("/trials/" + planned + "/brews/log").statusCode()).isEqualTo(422);
+    }
+
+    @Test
+    void aLaboratorysColumnsAreAskedOnce() throws Exception {
+        String code = unit(4).code().value();
+        String table = "Lab no;Customer code;AF ug\n1;" + code + ";2,75";
+        HttpResponse<String> asked = post("/counts", Map.of("text", table));
+        assertThat(asked.statusCode()).isEqualTo(422);
+        assertThat(asked.body()).contains("What are these columns?", "Customer code", "AF ug", code + ";2,75");
+        HttpResponse<String> taken = post(
+                "/counts",
+                Map.of(
+                        "text",
+                        table,
+                        "column.Lab no",
+                        "leave",
+                        "column.Customer code",
+                        "sample",
+                        "column.AF ug",
+                        "fungi"));
+        assertThat(taken.statusCode()).isEqualTo(302);
+        assertThat(fungi(code)).isEqualTo(2.75);
+        assertThat(post("/counts", Map.of("text", table.replace("2,75", "3.5"))).statusCode())
+                .isEqualTo(302);
+        assertThat(fungi(code)).isEqualTo(3.5);
+    }
+
+    private double fungi(String code) {
+        TrialRecord record = trials.snapshot(first);
+        int look = record.looks().size();
+        return Objects.requireNonNull(record.current(
+                        new ReadingRef(record.called(code).orElseThrow().code(), look, new EndpointCode("fungi")))
+                .orElseThrow()
+                .value());
+    }
+
+    @Test
+    void countsAreEnteredAllOrNoneWithEveryBadRowTold() throws Exception {
+        String code = unit(5).code().value();
+        double before = fungi(code);
+        String table = "Sample,Active fungi\n" + code + ",9.9\nnobody,1\n" + unit(6).code() + ",plenty\n" + code + ",2";
+        HttpResponse<String> refused = post("/counts", Map.of("text", table));
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body())
+                .contains(
+                        "Line 3: “nobody” is no brew",
+                        "Line 4: “plenty” is not a number",
+                        "Line 5: " + code + " has this count twice");
+        assertThat(fungi(code)).isEqualTo(before);
+        assertThat(post("/counts", Map.of("text", "one word")).body()).contains("That is no table");
+    }
+
+    @Test
+    void brewsBecomeTreatmentsOfAGrowthTrialInOneChain() throws Exception {
+        assertThat(post("/use", Map.of("token", UUID.randomUUID().toString(), "parts", "4"))
+                        .statusCode())
+                .isEqualTo(422);
+        HttpResponse<String> begun = post(
+                "/use", Map.of("token", UUID.randomUUID().toString(), "treatment", "4", "parts", "4", "rate", "60"));
+        String at = begun.headers().firstValue("location").orElseThrow();
+        TrialId drench = new TrialId(Long.parseLong(at.replaceAll(".*/trials/(\\d+)/plan", "$1")));
+        assertThat(plans.plan(drench).treatments().all())
+                .extracting(one -> one.name())
+                .containsExactly("plain water", "stone · kelp, 1 part brew in 5 total");
+        assertThat(plans.plan(drench).pots().doseMl()).isEqualTo(60);
+        Origin origin = Objects.requireNonNull(plans.plan(drench).origin());
+        assertThat(origin.trial()).isEqualTo(first.value());
+        assertThat(plans.chain(first)).contains(drench);
+    }
+
+    @Test
+    void otherTrialsHaveNoBrews() throws Exception {
+        for (String path : List.of("", "/counts", "/recipe")) {
+            assertThat(web.get("/trials/" + id("Wood vinegar") + "/brews" + path)
+                            .statusCode())
+                    .isEqualTo(404);
+        }
+    }
+}
