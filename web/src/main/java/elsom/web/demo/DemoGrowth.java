@@ -18,6 +18,7 @@ import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.Walk;
+import elsom.core.truth.Shapes;
 import elsom.web.series.LabSlips;
 import elsom.web.series.SimulatedProbe;
 import elsom.web.trial.Logbook;
@@ -260,7 +261,7 @@ class DemoGrowth {
     /** Harmless-looking at first, then the higher strengths burn; the lowest helps a little. */
     private static double woodVinegar(Case seen) {
         double half = 1.1 + 14 / Math.max(1, seen.days());
-        double harm = seen.dose() == 0 ? 0 : 1 / (1 + Math.pow(half / seen.dose(), 2.4));
+        double harm = Shapes.doseEffect(seen.dose(), half, 2.4);
         if (seen.is("injury")) {
             return 9 * harm + 0.35 * seen.vigour() + 0.3 * seen.noise().nextGaussian();
         }
@@ -292,7 +293,7 @@ class DemoGrowth {
         double over = Math.max(0, in - 2);
         return seen.is("injury")
                 ? 1.5 * over * seen.days() / 28 + 0.3 * seen.noise().nextGaussian()
-                : 62 * Math.max(0.1, 1 - 0.19 * over) * (0.75 + 0.25 * Math.min(1, seen.dose() / 15))
+                : 62 * Shapes.beyond(in, 2, 0.19) * (0.75 + 0.25 * Math.min(1, seen.dose() / 15))
                         + 3.2 * seen.vigour()
                         + 1.5 * seen.noise().nextGaussian();
     }
@@ -331,8 +332,7 @@ class DemoGrowth {
         boolean pea = !name.contains("barley");
         double share = !name.contains("GW-32") ? 0 : name.contains("3 leaf") ? 0.25 : name.contains("1 leaf") ? 0.5 : 1;
         double held = name.contains("charcoal") ? 0.12 : 1;
-        double harm =
-                pea ? held * Math.pow(share, 0.7) * Math.min(1, Math.max(0, (seen.days() - 5) / 12)) : 0.04 * share;
+        double harm = pea ? held * Math.pow(share, 0.7) * Shapes.come(seen.days(), 5, 17) : 0.04 * share;
         if (seen.is("injury")) {
             return 8.6 * harm + 0.5 + 0.5 * seen.vigour() + 0.2 * seen.noise().nextGaussian();
         }

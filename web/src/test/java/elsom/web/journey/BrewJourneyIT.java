@@ -38,7 +38,11 @@ class BrewJourneyIT extends BrowserTest {
                 .id());
         Plan own = new Plan(
                 demo.protocol(),
-                new Asked("Journey: which brew?", "", demo.asked().questions(), demo.asked().measures()),
+                new Asked(
+                        "Journey: which brew?",
+                        "",
+                        demo.asked().questions(),
+                        demo.asked().measures()),
                 demo.treatments(),
                 demo.pots(),
                 demo.arrangement(),
