@@ -1,6 +1,8 @@
 package elsom.web.brew;
 
 import elsom.core.brew.BrewReading;
+import elsom.core.brew.Recipe;
+import elsom.core.brew.Refeeding;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
@@ -76,6 +78,12 @@ class BrewsController {
         TrialRecord record = record(trial);
         TrialId id = record.trial().id();
         List<String> problems = brews.keepRecipe(id, recipe);
+        if (problems.isEmpty() && !record.trial().started()) {
+            plans.revise(
+                    id,
+                    null,
+                    plan -> Optional.of(Refeeding.in(plan, Recipe.read(recipe).recipe())));
+        }
         return problems.isEmpty()
                 ? new ModelAndView("redirect:/trials/" + trial + "/brews")
                 : new ModelAndView(

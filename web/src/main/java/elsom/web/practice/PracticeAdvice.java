@@ -29,12 +29,13 @@ class PracticeAdvice {
 
     @ModelAttribute("practice")
     PracticeOf practice(@PathVariable(name = "trial", required = false) @Nullable Long trial) {
-        return () -> trial == null
-                ? null
-                : practices
-                        .getObject()
-                        .find(new TrialId(trial))
-                        .map(own -> new Back(own.level().brief().name(), "/practice/bench/" + trial))
-                        .orElse(null);
+        return () -> {
+            Practices known = practices.getIfAvailable();
+            return trial == null || known == null
+                    ? null
+                    : known.find(new TrialId(trial))
+                            .map(own -> new Back(own.level().brief().name(), "/practice/bench/" + trial))
+                            .orElse(null);
+        };
     }
 }

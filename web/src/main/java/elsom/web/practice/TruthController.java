@@ -2,6 +2,7 @@ package elsom.web.practice;
 
 import elsom.core.audit.Audit;
 import elsom.core.practice.Decisions;
+import elsom.core.practice.Planned;
 import elsom.core.practice.Rerun;
 import elsom.core.practice.Trialled;
 import elsom.core.trial.TrialId;
@@ -9,6 +10,7 @@ import elsom.core.trial.TrialRecord;
 import elsom.web.fair.Fairness;
 import elsom.web.findings.WorkedOut;
 import elsom.web.platform.NotFound;
+import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
 import java.time.Clock;
 import java.util.List;
@@ -23,15 +25,23 @@ import org.springframework.web.bind.annotation.PathVariable;
 class TruthController {
     private final Practices practices;
     private final Trials trials;
+    private final Plans plans;
     private final BenchRun run;
     private final WorkedOut workedOut;
     private final Fairness fairness;
     private final Clock clock;
 
     TruthController(
-            Practices practices, Trials trials, BenchRun run, WorkedOut workedOut, Fairness fairness, Clock clock) {
+            Practices practices,
+            Trials trials,
+            Plans plans,
+            BenchRun run,
+            WorkedOut workedOut,
+            Fairness fairness,
+            Clock clock) {
         this.practices = practices;
         this.trials = trials;
+        this.plans = plans;
         this.run = run;
         this.workedOut = workedOut;
         this.fairness = fairness;
@@ -54,7 +64,18 @@ class TruthController {
         List<Decisions.Decision> decisions =
                 Decisions.of(practice.level(), practice.truth(), practice.setting(), own, practice.seed());
         Audit audit = fairness.of(record, workedOut.of(record, OptionalInt.empty()));
-        model.addAttribute("page", TruthPage.of(practice, record, own, told, fair, decisions, audit, clock.instant()));
+        model.addAttribute(
+                "page",
+                TruthPage.of(
+                        practice,
+                        record,
+                        own,
+                        told,
+                        fair,
+                        decisions,
+                        audit,
+                        Planned.costs(plans.plan(practice.trial())),
+                        clock.instant()));
         return "practice/truth";
     }
 }

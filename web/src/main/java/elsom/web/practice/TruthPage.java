@@ -8,6 +8,7 @@ import elsom.core.practice.Decisions;
 import elsom.core.practice.Draft;
 import elsom.core.practice.Judged;
 import elsom.core.practice.Levels;
+import elsom.core.practice.Planned;
 import elsom.core.practice.PracticeBench;
 import elsom.core.practice.Rerun;
 import elsom.core.practice.Seen;
@@ -36,6 +37,8 @@ import java.util.Optional;
  * @param seen every unit by treatment with what is true, for the script; the same as sentences in {@code seenWords}
  * @param bars what reruns of the plan, and of a fair one, would have told
  * @param decisions what each cost, as sentences
+ * @param bias whether the plan is off on average, as a sentence
+ * @param spent what it took of the budget
  * @param faults rules of fairness that were broken
  * @param light the map with the light that nobody saw; empty where the bench was even
  * @param reruns what the script of "what if I had" needs
@@ -54,6 +57,7 @@ record TruthPage(
         String seenWords,
         List<Bar> bars,
         List<String> decisions,
+        String bias,
         String spent,
         List<Fault> faults,
         String grade,
@@ -85,6 +89,7 @@ record TruthPage(
             Rerun.Tally fair,
             List<Decisions.Decision> decisions,
             Audit audit,
+            Planned.Costs costs,
             Instant now) {
         Practice.Called called = practice.called().orElseThrow();
         Judged judged = practice.judged().orElseThrow();
@@ -112,6 +117,7 @@ record TruthPage(
                         bar("A fair plan", words(practice.level().fair()), fair)),
                 decisions.stream().map(one -> sentence(one, own, told)).toList(),
                 bias(practice, told),
+                spent(practice.level().brief().budget(), costs),
                 audit.faults(),
                 audit.grade().label(),
                 light(practice, record),
@@ -206,6 +212,14 @@ record TruthPage(
                 ? "Over many reruns your plan is right on average: what it gets wrong is chance."
                 : "Over many reruns your plan is off by " + signed(off) + (percent ? " %" : "")
                         + " on average: that is bias, and more units don’t mend it.";
+    }
+
+    private static String spent(Brief.Budget budget, Planned.Costs costs) {
+        return "It took " + costs.places() + " of " + budget.places() + " places, " + Decimals.fixed(costs.hours(), 1)
+                + " of "
+                + Decimals.fixed(budget.hours(), 0) + " hours and " + Decimals.fixed(costs.money(), 2) + " of "
+                + Decimals.fixed(budget.money(), 0) + " in money"
+                + (costs.within(budget) ? "." : ": more than there was.");
     }
 
     private static String sentence(Decisions.Decision decision, Trialled own, Rerun.Tally told) {

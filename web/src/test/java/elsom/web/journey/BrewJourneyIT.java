@@ -108,20 +108,21 @@ class BrewJourneyIT extends BrowserTest {
 
     private void counts(TrialId id) {
         TrialRecord record = trials.snapshot(id);
-        StringBuilder table = new StringBuilder("Code,AF ug\n");
+        StringBuilder table = new StringBuilder("Bucket;Fungi act.\n");
         List<Double> chance = List.of(0.9, 1.0, 1.1);
         for (ExperimentalUnit unit : record.units()) {
             boolean stone = record.treatment(unit).name().contains("stone");
             table.append(unit.code())
-                    .append(',')
+                    .append(';')
                     .append(Math.round(100 * (stone ? 4 : 1.5) * chance.get(unit.replicate() % 3)) / 100.0)
                     .append('\n');
         }
         page.navigate("/trials/" + id + "/brews/counts");
         field("The table").fill(table.toString());
         button("Enter the counts").click();
-        page.getByLabel("Code", new Page.GetByLabelOptions().setExact(true)).selectOption("sample");
-        page.getByLabel("AF ug", new Page.GetByLabelOptions().setExact(true)).selectOption("fungi");
+        page.getByLabel("Bucket", new Page.GetByLabelOptions().setExact(true)).selectOption("sample");
+        page.getByLabel("Fungi act.", new Page.GetByLabelOptions().setExact(true))
+                .selectOption("fungi");
         isGoodForAll();
         button("Enter the counts").click();
         assertThat(page.locator(".verdicts")).containsText("Air stone, stone: active fungi ×");

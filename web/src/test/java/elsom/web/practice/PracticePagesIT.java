@@ -90,11 +90,13 @@ class PracticePagesIT {
         assertThat(web.get("/practice/" + level.brief().code()).body()).contains("What you may say at the end");
         runToTheEnd(id);
         assertThat(web.get("/practice/bench/" + id).body()).contains("Make the call");
-        assertThat(web.get("/trials/" + id + "/findings").statusCode()).isEqualTo(200);
+        assertThat(web.get("/trials/" + id + "/findings").body())
+                .contains("back to the bench")
+                .doesNotContain("action=\"/shelf/quarantine\"", "Keep them on the shelf", "What next?");
         assertThat(post(id, "/call", Map.of("call", "CANT_TELL", "sure", "50")).statusCode())
                 .isEqualTo(302);
         String truth = web.get("/practice/bench/" + id + "/truth").body();
-        assertThat(truth).contains("This trial can", "A fair plan", "data-truth", "Was it fair?");
+        assertThat(truth).contains("This trial can", "A fair plan", "It took ", "data-truth", "Was it fair?");
         assertThat(truth).contains(level.brief().lesson().substring(0, 20));
         assertThat(web.get("/practice").body()).contains("benches judged rightly");
     }

@@ -1,0 +1,111 @@
+package elsom.web.journey;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Page;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.test.context.TestPropertySource;
+
+/** What is decided after a trial, with the keyboard only. */
+@TestPropertySource(properties = "elsom.demo=true")
+class KeyboardJourneyIT extends BrowserTest {
+    @TempDir
+    private Path saved;
+
+    private void findings(String trial) {
+        open(1280, 800);
+        page.navigate("/trials?q=" + trial);
+        enter(page.locator(".trials a", new Page.LocatorOptions().setHasText(trial))
+                .first());
+        enter(link("Findings"));
+        assertThat(page.locator(".answer")).isVisible();
+    }
+
+    @Test
+    void aPriceGoesIntoTheReportAndTheReportIntoAFile() throws Exception {
+        findings("digestate");
+        enter(link("Does it pay?"));
+        tabTo(field("Price of a kg"));
+        typeOn("9");
+        press("Enter");
+        assertThat(page.locator(".contrast-chart svg")).isVisible();
+        enter(link("Into the report"));
+        assertThat(page.locator(".report")).containsText("At 9 a kg");
+        tabTo(page.locator("[data-onefile]"));
+        Download file = page.waitForDownload(() -> press("Enter"));
+        file.saveAs(saved.resolve("report.html"));
+        Assertions.assertThat(Files.readString(saved.resolve("report.html"))).contains("<svg");
+        enter(link("Card for the bench"));
+        assertThat(page.locator(".card-page")).isVisible();
+    }
+
+    @Test
+    void aClaimIsHeldAgainstTheTrial() {
+        findings("Wood vinegar");
+        enter(link("Is a claim true?"));
+        tabTo(field("In their words"));
+        typeOn("4 % is safe");
+        press("Enter");
+        assertThat(field("In their words")).hasValue("4 % is safe");
+        assertThat(page.locator(".verdicts, .notice").first()).isVisible();
+    }
+
+    @Test
+    void theFollowUpIsPlannedAndTheMapColoured() {
+        findings("digestate");
+        tabTo(page.locator("#units summary"));
+        press("Enter");
+        assertThat(page.locator("#units .map .unit").first()).isVisible();
+        page.navigate(page.url().replace("/findings", "/findings/units"));
+        enter(link("Two figures against each other"));
+        tabTo(page.locator("#x"));
+        press("ArrowDown");
+        enter(button("Draw"));
+        assertThat(page.locator("main svg.chart")).isVisible();
+        page.navigate(page.url().replaceAll("/findings/.*", "/findings"));
+        enter(link("What next?"));
+        enter(page.locator(".offers button").first());
+        assertThat(page.locator("main")).containsText("plan");
+        Assertions.assertThat(page.url()).contains("/plan");
+    }
+
+    @Test
+    void aNotebookIsCopiedIn() {
+        open(1280, 800);
+        page.navigate("/trials");
+        enter(page.locator("main a", new Page.LocatorOptions().setHasText("notebook"))
+                .first());
+        tabTo(field("What was it about?"));
+        typeOn("Which bag grew the heavier radish?");
+        tabTo(page.getByLabel("What was measured, 1", new Page.GetByLabelOptions().setExact(true)));
+        typeOn("Weight");
+        tabTo(page.getByLabel("Unit of what was measured, 1"));
+        typeOn("g");
+        tabTo(page.getByLabel("A line for each pot, bag or tray"));
+        typeOn("bag one; 28; 3 May 2026; dried out once\nbag two; 31");
+        enter(button("Copy it in"));
+        assertThat(page.locator(".fair")).containsText("Not written down");
+    }
+
+    @Test
+    void anEndpointIsWorkedOutByAFormula() {
+        open(1280, 800);
+        page.navigate("/trials?q=rosemary");
+        enter(page.locator(".trials a", new Page.LocatorOptions().setHasText("rosemary"))
+                .first());
+        enter(link("Question"));
+        tabTo(page.locator("#worked summary").first());
+        press("Enter");
+        tabTo(page.getByLabel("Name of worked endpoint 1"));
+        typeOn("Rooted share");
+        tabTo(page.getByLabel("Formula of worked endpoint 1"));
+        typeOn("no-such-thing / 2");
+        press("Enter");
+        assertThat(page.locator("main")).containsText("no-such-thing");
+    }
+}
