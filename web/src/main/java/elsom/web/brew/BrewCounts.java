@@ -7,6 +7,7 @@ import elsom.core.brew.FactorEffects;
 import elsom.core.plan.Factor;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedTreatment;
+import elsom.core.plan.Question;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
@@ -17,6 +18,7 @@ import elsom.core.trial.TrialRecord;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -35,7 +37,12 @@ final class BrewCounts {
 
     static BrewFindings of(TrialRecord record, Plan plan, List<BrewReading> log) {
         List<Counted> counted = new ArrayList<>();
-        for (Endpoint endpoint : CountsFile.counted(record)) {
+        List<EndpointCode> asked =
+                plan.asked().questions().stream().map(Question::endpoint).toList();
+        List<Endpoint> askedFirst = CountsFile.counted(record).stream()
+                .sorted(Comparator.comparing(endpoint -> !asked.contains(endpoint.code())))
+                .toList();
+        for (Endpoint endpoint : askedFirst) {
             add(record, plan, endpoint.name(), endpoint.code(), Optional.empty(), counted);
         }
         ratio(record, plan, "Fungi to bacteria, active", "fungi", "bacteria", counted);

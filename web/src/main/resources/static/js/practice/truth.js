@@ -110,10 +110,10 @@ function drawBar(svg, { units, placing, answer }, y, wide, reruns) {
   svg.append('text').attr('class', 'says').attr('x', 84).attr('y', y + 15).attr('text-anchor', 'end').text(`${units} of each${own ? ' (yours)' : ''}`);
   let from = 0;
   SHARES.forEach(([what, css, word]) => {
-    const share = percent(answer, what);
+    const share = (100 * answer[what]) / (answer.right + answer.wrong + answer.cantTell);
     const group = svg.append('g').attr('class', `rerun-share ${css}`);
     group.append('rect').attr('x', x(from)).attr('y', y).attr('height', 20).attr('width', Math.max(0, x(from + share) - x(from)));
-    if (share >= 8) group.append('text').attr('x', x(from) + 6).attr('y', y + 15).text(`${word} ${share} %`);
+    if (share >= 8) group.append('text').attr('x', x(from) + 6).attr('y', y + 15).text(`${word} ${Math.round(share)} %`);
     from += share;
   });
 }
