@@ -65,4 +65,55 @@ class TastingJourneyIT extends BrowserTest {
         assertThat(page.locator(".chose")).hasCount(TASTERS);
         isGoodForAll();
     }
+
+    /** From best to worst, a plate at a time; the last falls into its place. */
+    @Test
+    void aRankingIsTappedInOrder() {
+        open(360, 760);
+        TrialId id = lists.search("digestate", 0, 10).trials().get(0).id();
+        page.navigate("/trials/" + id + "/tasting");
+        page.locator("input[value=RANKING]").check();
+        field("Tasters").fill("1");
+        field("What is on the plates, a line each").fill("plain\nweak\nstrong");
+        button("Begin the tasting").click();
+        link("Hand the phone round").click();
+        link("I am ready").click();
+        assertThat(page.locator("h1")).hasText("Which do you like best?");
+        page.locator(".plate").nth(1).click();
+        assertThat(page.locator("h1")).hasText("Of those left: which do you like best?");
+        assertThat(page.locator(".plate")).hasCount(2);
+        assertThat(page.locator(".palate")).isVisible();
+        isGoodForAll();
+        page.locator(".plate").first().click();
+        assertThat(page.locator("h1")).hasText("Thank you");
+        link("Next taster").click();
+        link("What they said").click();
+        assertThat(page.locator(".verdicts")).containsText("One taster’s vote is not a panel.");
+    }
+
+    /** Nine points, and what each plate is called stays hidden. */
+    @Test
+    void likingIsScoredPlateByPlate() {
+        open(360, 760);
+        TrialId id = lists.search("digestate", 0, 10).trials().get(0).id();
+        page.navigate("/trials/" + id + "/tasting");
+        page.locator("input[value=LIKING]").check();
+        field("Tasters").fill("6");
+        field("What is on the plates, a line each").fill("plain\nstrong");
+        button("Begin the tasting").click();
+        link("Hand the phone round").click();
+        for (int taster = 1; taster <= TASTERS; taster++) {
+            link("I am ready").click();
+            for (int plate = 1; plate <= 2; plate++) {
+                assertThat(page.locator(".plate-code")).containsText(plate + " of 2");
+                assertThat(page.locator("main")).not().containsText("strong");
+                page.locator(".nine button").nth(plate == 1 ? 1 : 3).click();
+            }
+            link("Next taster").click();
+        }
+        link("What they said").click();
+        assertThat(page.locator(".verdicts")).containsText("The place on the tray told");
+        assertThat(page.locator("[data-points] svg .point")).hasCount(2 * TASTERS);
+        isGoodForAll();
+    }
 }
