@@ -91,6 +91,10 @@ public record BrewReading(
         return decision == Decision.DONE ? Optional.of(at.plus(KEEPS)) : Optional.empty();
     }
 
+    public BrewReading numbered(int other) {
+        return new BrewReading(other, unit, at, station, temperature, oxygen, ph, ec, foam, smell, decision, reason);
+    }
+
     public BrewReading decided(Decision other, String why) {
         return new BrewReading(number, unit, at, station, temperature, oxygen, ph, ec, foam, smell, other, why);
     }

@@ -20,6 +20,10 @@ import java.util.stream.IntStream;
 public final class Rerun {
     private static final long STRIDE = 0x9E3779B97F4A7C15L;
 
+    private static final double CLEARLY = 3;
+    private static final double OF_ACCOUNT_PERCENT = 3;
+    private static final double OF_ACCOUNT_POINTS = 0.3;
+
     private final Level level;
     private final Truth truth;
     private final Setting setting;
@@ -42,6 +46,12 @@ public final class Rerun {
     public record Tally(int right, int wrong, int cantTell, OptionalDouble bias, OptionalDouble scatter) {
         public int runs() {
             return right + wrong + cantTell;
+        }
+
+        /** Whether the plan is off on average by more than is of account, and by more than chance between reruns does. */
+        public boolean biased(boolean inPercent) {
+            double chance = CLEARLY * scatter.orElse(0) / Math.sqrt(Math.max(1, runs()));
+            return Math.abs(bias.orElse(0)) > Math.max(inPercent ? OF_ACCOUNT_PERCENT : OF_ACCOUNT_POINTS, chance);
         }
 
         /** Share of the reruns, 0 to 1. */

@@ -43,6 +43,8 @@ class RerunTest {
         Rerun.Tally blocks = tally(setting, FREE.fair(), 300);
         assertThat(sides.bias().orElseThrow()).isLessThan(-15);
         assertThat(blocks.bias().orElseThrow()).isEqualTo(0, within(1.5));
+        assertThat(sides.biased(true)).isTrue();
+        assertThat(blocks.biased(true)).isFalse();
         assertThat(sides.wrong()).isGreaterThan(150);
         assertThat(blocks.wrong()).isLessThan(30);
     }

@@ -79,19 +79,7 @@ public class Brews {
                         .max()
                         .orElse(0)
                 + 1;
-        BrewReading numbered = new BrewReading(
-                number,
-                visit.unit(),
-                visit.at(),
-                visit.station(),
-                visit.temperature(),
-                visit.oxygen(),
-                visit.ph(),
-                visit.ec(),
-                visit.foam(),
-                visit.smell(),
-                visit.decision(),
-                visit.reason());
+        BrewReading numbered = visit.numbered(number);
         mapper.insert(trial, numbered, token);
         return numbered;
     }

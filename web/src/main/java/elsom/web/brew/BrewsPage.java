@@ -1,5 +1,6 @@
 package elsom.web.brew;
 
+import elsom.core.brew.BrewCounts;
 import elsom.core.brew.BrewFindings;
 import elsom.core.brew.BrewReading;
 import elsom.core.brew.FactorEffects;

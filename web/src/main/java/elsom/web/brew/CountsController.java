@@ -1,5 +1,6 @@
 package elsom.web.brew;
 
+import elsom.core.brew.BrewCounts;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.Instrument;
@@ -77,7 +78,7 @@ class CountsController {
                 text,
                 problems,
                 columns,
-                CountsFile.counted(record),
+                BrewCounts.counted(record),
                 "Sample;Active bacteria;Active fungi\n" + code + ";41.2;2.35");
     }
 
@@ -137,7 +138,7 @@ class CountsController {
         Map<String, String> known = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
         known.put("Sample", CountsFile.SAMPLE);
         known.put("Brew", CountsFile.SAMPLE);
-        CountsFile.counted(record).forEach(endpoint -> {
+        BrewCounts.counted(record).forEach(endpoint -> {
             known.put(endpoint.name(), endpoint.code().value());
             known.put(endpoint.name() + " [µg/mL]", endpoint.code().value());
         });

@@ -1,6 +1,6 @@
 package elsom.web.brew;
 
-import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.brew.BrewCounts;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
@@ -79,13 +79,6 @@ record CountsFile(List<String> headers, List<List<String>> rows, Map<String, Str
         return headers.stream().filter(header -> !told.containsKey(header)).toList();
     }
 
-    /** The counts that a trial takes: its endpoints in µg/mL. */
-    static List<Endpoint> counted(TrialRecord record) {
-        return record.endpoints().stream()
-                .filter(endpoint -> endpoint.unit() == UnitOfMeasure.MICROGRAM_PER_MILLILITRE)
-                .toList();
-    }
-
     /** Checks every row; nothing may be entered while there is a problem. */
     Checked checked(TrialRecord record) {
         List<Count> counts = new ArrayList<>();
@@ -129,7 +122,7 @@ record CountsFile(List<String> headers, List<List<String>> rows, Map<String, Str
             Set<ReadingRef> seen,
             List<Count> counts,
             List<String> problems) {
-        Optional<Endpoint> endpoint = counted(record).stream()
+        Optional<Endpoint> endpoint = BrewCounts.counted(record).stream()
                 .filter(one -> one.code().value().equals(what))
                 .findFirst();
         Optional<Look> look = endpoint.flatMap(one -> record.looks().stream()

@@ -205,12 +205,10 @@ record TruthPage(
         if (told.bias().isEmpty()) {
             return "";
         }
-        double off = told.bias().getAsDouble();
         boolean percent = practice.level().brief().measured().inPercent();
-        double much = percent ? 3 : 0.3;
-        return Math.abs(off) < much
+        return !told.biased(percent)
                 ? "Over many reruns your plan is right on average: what it gets wrong is chance."
-                : "Over many reruns your plan is off by " + signed(off) + (percent ? " %" : "")
+                : "Over many reruns your plan is off by " + signed(told.bias().getAsDouble()) + (percent ? " %" : "")
                         + " on average: that is bias, and more units don’t mend it.";
     }
 

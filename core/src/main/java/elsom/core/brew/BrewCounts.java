@@ -1,13 +1,11 @@
-package elsom.web.brew;
+package elsom.core.brew;
 
-import elsom.core.brew.BrewFindings;
 import elsom.core.brew.BrewFindings.Counted;
-import elsom.core.brew.BrewReading;
-import elsom.core.brew.FactorEffects;
 import elsom.core.plan.Factor;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Question;
+import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
@@ -24,22 +22,31 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 
 /** A trial's counts, brew by brew, as findings take them: each count, and ratios of those that belong together. */
-final class BrewCounts {
+public final class BrewCounts {
     private static final double SECONDS_AN_HOUR = 3600;
 
     private BrewCounts() {}
 
-    static boolean any(TrialRecord record) {
-        return CountsFile.counted(record).stream()
+    /** The counts that a trial takes: its endpoints in µg/mL. */
+    public static List<Endpoint> counted(TrialRecord record) {
+        return record.endpoints().stream()
+                .filter(endpoint -> endpoint.unit() == UnitOfMeasure.MICROGRAM_PER_MILLILITRE)
+                .toList();
+    }
+
+    /** Whether a count was entered yet. */
+    public static boolean any(TrialRecord record) {
+        return counted(record).stream()
                 .anyMatch(endpoint -> record.readings().stream()
                         .anyMatch(reading -> reading.ref().endpoint().equals(endpoint.code())));
     }
 
-    static BrewFindings of(TrialRecord record, Plan plan, List<BrewReading> log) {
+    /** What they tell, what was asked about first. */
+    public static BrewFindings of(TrialRecord record, Plan plan, List<BrewReading> log) {
         List<Counted> counted = new ArrayList<>();
         List<EndpointCode> asked =
                 plan.asked().questions().stream().map(Question::endpoint).toList();
-        List<Endpoint> askedFirst = CountsFile.counted(record).stream()
+        List<Endpoint> askedFirst = counted(record).stream()
                 .sorted(Comparator.comparing(endpoint -> !asked.contains(endpoint.code())))
                 .toList();
         for (Endpoint endpoint : askedFirst) {
