@@ -1,5 +1,6 @@
 package elsom.core.practice;
 
+import elsom.core.truth.Living;
 import elsom.core.truth.Shapes;
 import elsom.core.truth.Species;
 import elsom.core.truth.Surroundings;

@@ -1,6 +1,7 @@
 package elsom.core.practice;
 
 import elsom.core.analysis.Answer;
+import elsom.core.truth.Living;
 import elsom.core.truth.Species;
 import elsom.core.truth.Surroundings;
 import java.util.ArrayList;
@@ -9,7 +10,6 @@ import java.util.Optional;
 
 /** What is wrong with a lot of compost, if anything: peas and barley in it, as it is, leached, with charcoal. */
 final class LotLevel extends PlantLevel {
-    private static final double CHARCOAL_LEAVES = 0.12;
     private static final double LEACHING_LEAVES = 0.2;
     private static final int TENTHS = 10;
 
@@ -92,7 +92,8 @@ final class LotLevel extends PlantLevel {
                 boolean carries = truth.right() == Call.RESIDUE || truth.right() == Call.BOTH;
                 double above = (salt ? ecMs : at.ecMs()) - at.ecMs();
                 at = at.salty(at.ecMs() + above * (name.contains("leached") ? LEACHING_LEAVES : 1))
-                        .residue((carries ? residue : 0) * (name.contains("charcoal") ? CHARCOAL_LEAVES : 1));
+                        .residue(carries ? residue : 0);
+                at = name.contains("charcoal") ? at.withCharcoal() : at;
             }
             return Living.in(species, at);
         });

@@ -1,6 +1,7 @@
 package elsom.core.practice;
 
 import elsom.core.analysis.Answer;
+import elsom.core.truth.Living;
 import elsom.core.truth.Species;
 import elsom.core.truth.Surroundings;
 import java.util.List;

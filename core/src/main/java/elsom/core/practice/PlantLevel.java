@@ -1,6 +1,7 @@
 package elsom.core.practice;
 
 import elsom.core.plan.Direction;
+import elsom.core.truth.Living;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;

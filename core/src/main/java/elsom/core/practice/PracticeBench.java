@@ -18,6 +18,7 @@ import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import elsom.core.truth.Growth;
+import elsom.core.truth.Living;
 import elsom.core.truth.Surroundings;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -34,6 +35,7 @@ public final class PracticeBench {
     private static final double DRIED = 0.55;
     private static final double BY_THE_HEATER = 0.75;
     private static final double HEIGHT_CM = 34;
+    private static final double MIDDLE = 20;
     private static final double COMES_UP = 0.93;
     private static final double DRAINED_FOR_SATURATED = 1.3;
 
@@ -179,16 +181,16 @@ public final class PracticeBench {
         return endpoint.code().equals(WaterHolding.DROP) ? truly : truly + 0.1 * noise.deviate();
     }
 
-    /** What a unit truly weighs, for a scale that stands on the bench; empty for what is not weighed. */
-    public OptionalDouble grams(ReadingRef what) {
-        Endpoint endpoint = record.endpoint(what.endpoint());
-        Optional<ExperimentalUnit> unit = record.unit(what.unit());
-        Optional<Look> look = record.look(what.look());
-        boolean known = unit.isPresent() && look.isPresent() && endpoint.unit() == UnitOfMeasure.GRAM;
-        return known
-                ? OptionalDouble.of(
-                        shown(unit.get(), look.get(), endpoint, what.subReading(), dried().getOrDefault(what.unit(), 0))
-                                .value())
+    /** What instruments on the bench see of a unit, in the endpoint's unit; empty for what the trial has not. */
+    public OptionalDouble seen(ReadingRef what) {
+        return record.has(what)
+                ? OptionalDouble.of(shown(
+                                record.unit(what.unit()).orElseThrow(),
+                                record.look(what.look()).orElseThrow(),
+                                record.endpoint(what.endpoint()),
+                                what.subReading(),
+                                dried().getOrDefault(what.unit(), 0))
+                        .value())
                 : OptionalDouble.empty();
     }
 
@@ -219,22 +221,23 @@ public final class PracticeBench {
             case "ec" -> at.ecMs() * DRAINED_FOR_SATURATED * (1 + 0.04 * noise.deviate());
             case "ph" -> at.ph() + 0.06 * noise.deviate();
             case "height" ->
-                HEIGHT_CM * Math.sqrt(living.growth()) * grown(days) * (1 + 0.5 * setting.scatter() * vigour)
+                living.stature(HEIGHT_CM, days, lastDay()) * (1 + 0.5 * setting.scatter() * vigour)
                         + 0.3 * noise.deviate();
-            case "fresh-mass", "yield" -> Reading.freshMass(living, vigour, setting) * grown(days);
+            case "fresh-mass", "yield" -> Reading.freshMass(living, vigour, setting) * Growth.size(days, lastDay());
             default -> other(endpoint, living, days, vigour);
         };
     }
 
     /** What the level says nothing of follows growth, in the middle of its scale. */
     private double other(Endpoint endpoint, Living living, double days, double vigour) {
-        double middle = Math.min(endpoint.highest(), 20);
-        return middle * Math.sqrt(living.growth()) * grown(days) * (1 + setting.scatter() * vigour);
+        return endpoint.unit() == UnitOfMeasure.PHOTON_FLUX
+                ? living.at().photonFlux()
+                : living.stature(Math.min(endpoint.highest(), MIDDLE), days, lastDay())
+                        * (1 + setting.scatter() * vigour);
     }
 
-    private double grown(double days) {
-        double last = record.looks().get(record.looks().size() - 1).hoursAfterStart() / 24;
-        return Growth.size(days, Math.max(1, last));
+    private double lastDay() {
+        return record.looks().get(record.looks().size() - 1).hoursAfterStart() / 24;
     }
 
     /** What the eye sees beside a score. */

@@ -1,5 +1,7 @@
 package elsom.core.practice;
 
+import elsom.core.truth.Living;
+
 /** What is read of a unit, before its instrument rounds it. */
 final class Reading {
     private static final double POT_G = 34;

@@ -8,13 +8,17 @@ import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
+import elsom.core.truth.Living;
+import elsom.core.truth.Species;
+import elsom.core.truth.Surroundings;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.Function;
 
 /**
- * What each unit on a simulated bench really weighs, so that the simulated scale has something to weigh. Follows the
- * readings already taken, so that typed and taken weights go on from each other; else drawn from the trial's seed.
+ * What each unit on a simulated bench really weighs and is, so that the simulated scale and meters have something to
+ * see. Follows the readings already taken, so that typed and taken values go on from each other; else drawn from the
+ * trial's seed, plants by the shared model of growth.
  */
 public final class BenchTruth {
     private static final double WALL_G_PER_CM2 = 0.07;
@@ -27,12 +31,17 @@ public final class BenchTruth {
     /** Plants that are cut and weighed grow with the room they have, less than in proportion. */
     private static final double PLANT_G = 0.12;
 
+    /** Growth of what wants nothing that a good potting medium has. */
+    private static final double PROSPERING =
+            Living.in(Species.BROADLEAF, Surroundings.GOOD).growth();
+
     private static final double PLANT_POWER = 0.75;
     private static final double PLANT_SPREAD = 0.15;
     private static final double PLANT_DRY_SHARE = 0.11;
 
     private final TrialRecord record;
     private final Function<String, MediumTruth> media;
+    private final PlantTruth plants;
 
     public BenchTruth(TrialRecord record) {
         this(record, MediumTruth::of);
@@ -46,9 +55,28 @@ public final class BenchTruth {
     public BenchTruth(TrialRecord record, Function<String, MediumTruth> media) {
         this.record = record;
         this.media = media;
+        this.plants = new PlantTruth(record, media);
     }
 
-    /** The true value of an observation in its endpoint's unit. */
+    /** What the plants of a unit live in. */
+    public Living living(ExperimentalUnit unit) {
+        return plants.living(unit);
+    }
+
+    /**
+     * The true value of an observation in its endpoint's unit, as far as an instrument sees it.
+     *
+     * @throws java.util.NoSuchElementException if the trial has no such unit or look
+     */
+    public double of(ReadingRef what) {
+        return plants.of(what)
+                .orElseGet(() -> of(
+                        record.unit(what.unit()).orElseThrow(),
+                        record.look(what.look()).orElseThrow(),
+                        what.endpoint()));
+    }
+
+    /** What is weighed of a unit, g, or how long its water drops, s. */
     public double of(ExperimentalUnit unit, Look look, EndpointCode endpoint) {
         Draw draw = new Draw(unit);
         if (endpoint.equals(WaterHolding.TARE)) {
@@ -61,7 +89,8 @@ public final class BenchTruth {
             return draw.dropSeconds;
         }
         if (!endpoint.equals(WaterHolding.WET)) {
-            return endpoint.equals(GrowthInPots.SHOOT_DRY_MASS) ? draw.plantsG * PLANT_DRY_SHARE : draw.plantsG;
+            double fresh = draw.plantsG * plants.living(unit).growth() / PROSPERING;
+            return endpoint.equals(GrowthInPots.SHOOT_DRY_MASS) ? fresh * PLANT_DRY_SHARE : fresh;
         }
         double dry = read(unit, WaterHolding.DRY).orElse(tare(unit, draw) + draw.dryMedium);
         double held = firstWet(unit).map(wet -> wet - dry).orElse(draw.held);

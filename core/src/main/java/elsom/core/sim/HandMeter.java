@@ -6,21 +6,13 @@ import elsom.core.quantity.Quantity;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
-import elsom.core.trial.ExperimentalUnit;
-import elsom.core.trial.Reading;
-import elsom.core.trial.ReadingRef;
-import elsom.core.trial.TrialRecord;
-import java.time.Instant;
 import java.util.Arrays;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.SplittableRandom;
-import java.util.stream.IntStream;
 
 /**
- * Instruments that are held to a unit, simulated: each shows what the unit showed at its last look, or what its
- * neighbours of the same treatment show, or what is usual, with noise of its own. Like real ones they can be out of
- * power, or off because nobody zeroed them.
+ * Instruments that are held to a unit, simulated: each shows what is true of the unit with noise of its own. Like real
+ * ones they can be out of power, or off because nobody zeroed them.
  */
 public enum HandMeter {
     CALLIPER("calliper", Dimension.LENGTH, UnitOfMeasure.MILLIMETRE, 1, 60, 0.01),
@@ -82,18 +74,16 @@ public enum HandMeter {
     /**
      * What its display shows, with the unit: "61.4 mm".
      *
+     * @param truth of what it is held to, in the endpoint's unit
+     * @param seed of its noise
      * @return empty when it has no power
      */
-    public Optional<String> shows(TrialRecord record, ReadingRef what, Fault fault, Instant now) {
+    public Optional<String> shows(double truth, Endpoint endpoint, Fault fault, long seed) {
         if (fault == Fault.NO_POWER) {
             return Optional.empty();
         }
-        SplittableRandom random =
-                new SplittableRandom(record.trial().seed() * 31 + what.hashCode() * 17L + now.toEpochMilli());
-        double truth = before(record, what).orElseGet(() -> neighbours(record, what));
-        double shown =
-                (truth + (fault == Fault.NOT_ZEROED ? OFF * usual : 0)) * (1 + noise * (2 * random.nextDouble() - 1));
-        Endpoint endpoint = record.endpoint(what.endpoint());
+        double off = fault == Fault.NOT_ZEROED ? OFF * usual : 0;
+        double shown = (inOwn(truth, endpoint) + off) * (1 + noise * (2 * new SplittableRandom(seed).nextDouble() - 1));
         double within = Math.max(
                 inOwn(endpoint.lowest(), endpoint), Math.min(inOwn(endpoint.highest(), endpoint), Math.max(0, shown)));
         return Optional.of((Decimals.fixed(within, decimals) + " " + unit.symbol()).strip());
@@ -101,36 +91,5 @@ public enum HandMeter {
 
     private double inOwn(double value, Endpoint endpoint) {
         return new Quantity(value, endpoint.unit()).in(unit).value();
-    }
-
-    /** At the last look that read it. */
-    private OptionalDouble before(TrialRecord record, ReadingRef what) {
-        return IntStream.iterate(what.look(), look -> look >= 1, look -> look - 1)
-                .mapToObj(look -> record.current(new ReadingRef(what.unit(), look, what.endpoint(), what.subReading())))
-                .flatMap(Optional::stream)
-                .mapToDouble(reading -> value(record, reading))
-                .findFirst();
-    }
-
-    /** The mean of the same treatment at that look; what is usual where none is read. */
-    private double neighbours(TrialRecord record, ReadingRef what) {
-        int treatment =
-                record.unit(what.unit()).map(ExperimentalUnit::treatment).orElse(0);
-        return record.units().stream()
-                .filter(unit -> unit.treatment() == treatment)
-                .flatMap(unit ->
-                        record
-                                .current(new ReadingRef(unit.code(), what.look(), what.endpoint(), what.subReading()))
-                                .stream())
-                .mapToDouble(reading -> value(record, reading))
-                .average()
-                .orElse(usual);
-    }
-
-    private double value(TrialRecord record, Reading reading) {
-        Double value = reading.value();
-        return value == null
-                ? usual
-                : inOwn(value, record.endpoint(reading.ref().endpoint()));
     }
 }

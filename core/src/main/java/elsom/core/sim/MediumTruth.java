@@ -19,15 +19,19 @@ public record MediumTruth(
         double bulkDensity, double capacityAt6Cm, double wetFootCm, double ratePerHour, double keeps) {
     private static final double CLOSER = 1.08;
 
-    private static final Map<String, MediumTruth> KNOWN = Map.of(
-            "wood fibre", new MediumTruth(0.092, 0.55, 1.1, 0.0078, 0.12),
-            "composted bracken", new MediumTruth(0.21, 0.58, 1.3, 0.0092, 0.10),
-            "rice hulls", new MediumTruth(0.105, 0.23, 0.6, 0.0195, 0.05),
-            "crushed brick 2–8 mm", new MediumTruth(1.02, 0.25, 0.5, 0.0170, 0.06),
-            "green-waste compost gw-31", new MediumTruth(0.46, 0.56, 1.0, 0.0100, 0.14),
-            "leaf mould", new MediumTruth(0.26, 0.57, 1.2, 0.0093, 0.11),
-            "foamed-glass grit", new MediumTruth(0.24, 0.19, 0.4, 0.0230, 0.04),
-            "sheep-wool compost", new MediumTruth(0.33, 0.61, 1.2, 0.0080, 0.13));
+    private static final MediumTruth GREEN_WASTE = new MediumTruth(0.46, 0.56, 1.0, 0.0100, 0.14);
+
+    private static final Map<String, MediumTruth> KNOWN = Map.ofEntries(
+            Map.entry("wood fibre", new MediumTruth(0.092, 0.55, 1.1, 0.0078, 0.12)),
+            Map.entry("composted bracken", new MediumTruth(0.21, 0.58, 1.3, 0.0092, 0.10)),
+            Map.entry("rice hulls", new MediumTruth(0.105, 0.23, 0.6, 0.0195, 0.05)),
+            Map.entry("crushed brick 2–8 mm", new MediumTruth(1.02, 0.25, 0.5, 0.0170, 0.06)),
+            Map.entry("green-waste compost gw-31", GREEN_WASTE),
+            Map.entry("gw-31", GREEN_WASTE),
+            Map.entry("gw-32", GREEN_WASTE),
+            Map.entry("leaf mould", new MediumTruth(0.26, 0.57, 1.2, 0.0093, 0.11)),
+            Map.entry("foamed-glass grit", new MediumTruth(0.24, 0.19, 0.4, 0.0230, 0.04)),
+            Map.entry("sheep-wool compost", new MediumTruth(0.33, 0.61, 1.2, 0.0080, 0.13)));
 
     /** The truth of a named material; one not known gets its own, always the same. */
     public static MediumTruth of(String material) {

@@ -16,6 +16,11 @@ public record Surroundings(
     /** A good potting medium in a bright place, watered every day. */
     public static final Surroundings GOOD = new Surroundings(0.8, 0.22, 6.2, 1.2, 120, 14, 0);
 
+    private static final double CHARCOAL_LEAVES = 0.12;
+    private static final double DAY_LENGTH_H = 14;
+    private static final double SECONDS_PER_HOUR = 3600;
+    private static final double MICRO = 1e6;
+
     public Surroundings water(double other) {
         return new Surroundings(other, air, ph, ecMs, nitrogenPpm, light, residue);
     }
@@ -34,5 +39,20 @@ public record Surroundings(
 
     public Surroundings residue(double other) {
         return new Surroundings(water, air, ph, ecMs, nitrogenPpm, light, other);
+    }
+
+    /** The same with activated charcoal in the medium, which binds most of a residue. */
+    public Surroundings withCharcoal() {
+        return residue(residue * CHARCOAL_LEAVES);
+    }
+
+    /** The light as a meter shows it by day, µmol/m²/s. */
+    public double photonFlux() {
+        return light * MICRO / (DAY_LENGTH_H * SECONDS_PER_HOUR);
+    }
+
+    /** The day's light, mol/m², of what a meter shows. */
+    public static double dayOf(double photonFlux) {
+        return photonFlux * DAY_LENGTH_H * SECONDS_PER_HOUR / MICRO;
     }
 }

@@ -234,21 +234,31 @@ class PracticeBenchTest {
     }
 
     @Test
-    void theScaleWeighsMassesOnly() {
+    void everyInstrumentOnTheBenchSeesWhatItsDaysWriteDown() {
         Level level = level("one-pot-each");
         TrialRecord record = started(level, level.fair());
         PracticeBench bench = bench(record, level, level.setting(), 8);
-        UnitCode unit = record.units().get(0).code();
-        int look = last(record).number();
-        assertThat(bench.grams(new ReadingRef(unit, look, MASS))).isPresent();
-        assertThat(bench.grams(new ReadingRef(unit, look, new EndpointCode("height"))))
-                .isEmpty();
-        assertThat(bench.grams(new ReadingRef(new UnitCode("Z99"), look, MASS))).isEmpty();
+        List<Shown> written = bench.read(last(record), 0);
+        assertThat(written).extracting(one -> one.ref().endpoint()).contains(MASS, new EndpointCode("height"));
+        assertThat(written).allSatisfy(one -> assertThat(bench.seen(one.ref())).hasValue(one.value()));
         Level pots = level("bowl-and-tub");
         TrialRecord weighed = started(pots, pots.fair());
         assertThat(bench(weighed, pots, pots.setting(), 1)
-                        .grams(new ReadingRef(weighed.units().get(0).code(), 1, WaterHolding.TARE)))
+                        .seen(new ReadingRef(weighed.units().get(0).code(), 1, WaterHolding.TARE)))
                 .isPresent();
+    }
+
+    @Test
+    void instrumentsSeeNothingOfWhatTheTrialHasNot() {
+        Level level = level("one-pot-each");
+        TrialRecord record = started(level, level.fair());
+        PracticeBench bench = bench(record, level, level.setting(), 8);
+        int look = last(record).number();
+        UnitCode unit = record.units().get(0).code();
+        assertThat(bench.seen(new ReadingRef(new UnitCode("Z99"), look, MASS))).isEmpty();
+        assertThat(bench.seen(new ReadingRef(unit, 99, MASS))).isEmpty();
+        assertThat(bench.seen(new ReadingRef(unit, look, new EndpointCode("sodium"))))
+                .isEmpty();
     }
 
     @Test

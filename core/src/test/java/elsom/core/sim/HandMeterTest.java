@@ -1,27 +1,18 @@
 package elsom.core.sim;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
-import elsom.core.plan.APlan;
 import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
-import elsom.core.trial.Look;
-import elsom.core.trial.ReadingRef;
-import elsom.core.trial.TrialId;
-import elsom.core.trial.TrialRecord;
 import elsom.core.trial.TypedReading;
-import java.time.Instant;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class HandMeterTest {
-    private static final Instant NOW = Instant.parse("2026-06-09T09:00:00Z");
-
-    private final TrialRecord record =
-            APlan.ofGrowth().list("a", "b").replicates(3).plan().draw(new TrialId(1));
-
     private static Endpoint of(String code, UnitOfMeasure unit, double highest) {
         return Endpoint.single(new EndpointCode(code), "Something", unit, 0, highest, 1);
     }
@@ -36,39 +27,42 @@ class HandMeterTest {
         assertThat(HandMeter.of(of("leaves", UnitOfMeasure.COUNT, 100))).isEmpty();
     }
 
-    @Test
-    void whatTheDisplayShowsIsUnderstoodAsItStands() {
-        for (Look look : record.looks()) {
-            for (EndpointCode code : look.endpoints()) {
-                Optional<HandMeter> meter = HandMeter.of(record.endpoint(code));
-                ReadingRef ref = new ReadingRef(record.units().get(0).code(), look.number(), code);
-                meter.ifPresent(held -> {
-                    String shown =
-                            held.shows(record, ref, HandMeter.Fault.NONE, NOW).orElseThrow();
-                    assertThat(TypedReading.of(shown, record.endpoint(code)))
-                            .as(code + ": " + shown)
-                            .isInstanceOf(Typed.Understood.class);
-                });
-            }
+    @ParameterizedTest
+    @CsvSource({"CALLIPER, CENTIMETRE, 6.1, 61", "EC, MICROSIEMENS_PER_CENTIMETRE, 1850, 1.85", "PH, PH, 6.4, 6.4"})
+    void theDisplayIsInTheInstrumentsOwnUnitAndCloseToTheTruth(
+            HandMeter meter, UnitOfMeasure asked, double truth, double displayed) {
+        Endpoint endpoint = of("something", asked, 5000);
+        for (long seed = 0; seed < 50; seed++) {
+            String shown =
+                    meter.shows(truth, endpoint, HandMeter.Fault.NONE, seed).orElseThrow();
+            assertThat(number(shown)).isCloseTo(displayed, withinPercentage(1.5));
+            assertThat(TypedReading.of(shown, endpoint)).as(shown).isInstanceOf(Typed.Understood.class);
         }
     }
 
     @Test
-    void withoutPowerItIsDarkAndUnzeroedItShowsTooMuch() {
-        Look look = record.looks().stream()
-                .filter(one -> one.endpoints().contains(new EndpointCode("height")))
-                .findFirst()
-                .orElseThrow();
-        ReadingRef ref = new ReadingRef(record.units().get(0).code(), look.number(), new EndpointCode("height"));
-        assertThat(HandMeter.CALLIPER.shows(record, ref, HandMeter.Fault.NO_POWER, NOW))
-                .isEmpty();
-        assertThat(number(HandMeter.CALLIPER
-                        .shows(record, ref, HandMeter.Fault.NOT_ZEROED, NOW)
+    void itShowsNothingThatItsEndpointCantHave() {
+        assertThat(number(HandMeter.PH
+                        .shows(15, of("ph", UnitOfMeasure.PH, 14), HandMeter.Fault.NONE, 1)
                         .orElseThrow()))
-                .isGreaterThan(1.1
-                        * number(HandMeter.CALLIPER
-                                .shows(record, ref, HandMeter.Fault.NONE, NOW)
-                                .orElseThrow()));
+                .isEqualTo(14);
+        assertThat(number(HandMeter.CALLIPER
+                        .shows(-3, of("height", UnitOfMeasure.CENTIMETRE, 80), HandMeter.Fault.NONE, 1)
+                        .orElseThrow()))
+                .isZero();
+    }
+
+    @Test
+    void withoutPowerItIsDarkAndUnzeroedItShowsTooMuch() {
+        Endpoint height = of("height", UnitOfMeasure.CENTIMETRE, 80);
+        assertThat(HandMeter.CALLIPER.shows(6, height, HandMeter.Fault.NO_POWER, 1))
+                .isEmpty();
+        double zeroed = number(
+                HandMeter.CALLIPER.shows(6, height, HandMeter.Fault.NONE, 1).orElseThrow());
+        double unzeroed = number(HandMeter.CALLIPER
+                .shows(6, height, HandMeter.Fault.NOT_ZEROED, 1)
+                .orElseThrow());
+        assertThat(unzeroed - zeroed).isCloseTo(7.2, withinPercentage(5));
     }
 
     private static double number(String display) {

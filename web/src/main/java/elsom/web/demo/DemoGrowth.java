@@ -3,6 +3,7 @@ package elsom.web.demo;
 import elsom.core.mix.Quarantine;
 import elsom.core.plan.Plan;
 import elsom.core.quantity.Decimals;
+import elsom.core.sim.BenchTruth;
 import elsom.core.sim.LabAnswer;
 import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
@@ -18,7 +19,9 @@ import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.Walk;
+import elsom.core.truth.Living;
 import elsom.core.truth.Shapes;
+import elsom.core.truth.Species;
 import elsom.web.series.LabSlips;
 import elsom.web.series.SimulatedProbe;
 import elsom.web.trial.Logbook;
@@ -76,7 +79,14 @@ class DemoGrowth {
     }
 
     /** A unit about to be read. */
-    private record Case(Treatment treatment, Endpoint endpoint, double days, Random noise, double vigour) {
+    private record Case(
+            Treatment treatment,
+            Living living,
+            Endpoint endpoint,
+            double days,
+            double lastDay,
+            Random noise,
+            double vigour) {
         double dose() {
             return treatment.property(TreatmentProperty.DOSE).orElse(0);
         }
@@ -232,12 +242,15 @@ class DemoGrowth {
             Truth truth,
             Marks marks) {
         List<NewReading> readings = new ArrayList<>();
+        Living living = new BenchTruth(record).living(unit);
+        double lastDay = record.looks().get(record.looks().size() - 1).hoursAfterStart() / 24;
         for (EndpointCode code : Walk.byHand(record, look)) {
             Endpoint endpoint = record.endpoint(code);
             // A sensor has read it already.
             int subs = endpoint.counting() == Counting.SENSED ? 0 : endpoint.readingsEach();
             for (int sub = 1; sub <= subs; sub++) {
-                Case seen = new Case(record.treatment(unit), endpoint, look.hoursAfterStart() / 24, noise, vigour);
+                Case seen = new Case(
+                        record.treatment(unit), living, endpoint, look.hoursAfterStart() / 24, lastDay, noise, vigour);
                 String number = Decimals.fixed(
                         Math.max(endpoint.lowest(), Math.min(endpoint.highest(), truth.of(seen))), endpoint.decimals());
                 String text = number + marks.of(seen, Double.parseDouble(number));
@@ -326,28 +339,26 @@ class DemoGrowth {
                 : 0.4 + 0.05 * seen.dose() + 0.02 * seen.noise().nextGaussian();
     }
 
-    /** Peas suffer from a quarter of GW-32 on, from the second week; barley doesn't; charcoal takes most of it away. */
+    /** As the mixes, the lot that they hold and the seedling have it. */
     private static double residue(Case seen) {
-        String name = seen.treatment().name();
-        boolean pea = !name.contains("barley");
-        double share = !name.contains("GW-32") ? 0 : name.contains("3 leaf") ? 0.25 : name.contains("1 leaf") ? 0.5 : 1;
-        double held = name.contains("charcoal") ? 0.12 : 1;
-        double harm = pea ? held * Math.pow(share, 0.7) * Shapes.come(seen.days(), 5, 17) : 0.04 * share;
+        Living living = seen.living();
+        double injury = living.injury(seen.days());
         if (seen.is("injury")) {
-            return 8.6 * harm + 0.5 + 0.5 * seen.vigour() + 0.2 * seen.noise().nextGaussian();
+            return injury + 0.5 + 0.5 * seen.vigour() + 0.2 * seen.noise().nextGaussian();
         }
         if (seen.is("alive") || seen.is("emerged")) {
-            return seen.chance(0.96 - 0.1 * harm);
+            return seen.chance(0.96 - 0.01 * injury);
         }
         if (seen.is("ec")) {
-            return 1.1 + 0.5 * share + 0.1 * seen.noise().nextGaussian();
+            return living.at().ecMs() + 0.1 * seen.noise().nextGaussian();
         }
         if (seen.is("ph")) {
-            return 6.3 + 0.5 * share + 0.08 * seen.noise().nextGaussian();
+            return living.at().ph() + 0.08 * seen.noise().nextGaussian();
         }
         return seen.is("height")
-                ? (pea ? 21 : 26) * (1 - 0.6 * harm) + 1.2 * seen.vigour()
-                : 8.5 - 4 * harm + 0.6 * seen.vigour();
+                ? living.stature(living.species() == Species.GRASS ? 40 : 32, seen.days(), seen.lastDay())
+                        + 1.2 * seen.vigour()
+                : 8.5 - 0.4 * injury + 0.6 * seen.vigour();
     }
 
     /** Acid is gone within a week: what was sown at once is burnt, what was sown on the sixth day is not. */

@@ -13,15 +13,20 @@ import org.springframework.stereotype.Component;
 @Component
 class SimulatedHandMeters implements HandMeters {
     private final Clock clock;
+    private final Truths truths;
     private final Map<HandMeter, HandMeter.Fault> faults = new EnumMap<>(HandMeter.class);
 
-    SimulatedHandMeters(Clock clock) {
+    SimulatedHandMeters(Clock clock, Truths truths) {
         this.clock = clock;
+        this.truths = truths;
     }
 
     @Override
     public synchronized Optional<String> read(HandMeter meter, TrialRecord record, ReadingRef what) {
-        return meter.shows(record, what, fault(meter), clock.instant());
+        long seed = record.trial().seed() * 31
+                + what.hashCode() * 17L
+                + clock.instant().toEpochMilli();
+        return meter.shows(truths.of(record, what), record.endpoint(what.endpoint()), fault(meter), seed);
     }
 
     @Override

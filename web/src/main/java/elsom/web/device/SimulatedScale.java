@@ -1,7 +1,6 @@
 package elsom.web.device;
 
 import elsom.core.sim.BenchScale;
-import elsom.core.sim.BenchTruth;
 import elsom.core.sim.ScaleFault;
 import elsom.core.sim.ScaleReading;
 import elsom.core.trial.ReadingRef;
@@ -9,8 +8,6 @@ import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.List;
-import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -20,16 +17,16 @@ class SimulatedScale implements Scale {
     private static final long SEED = 20_26;
 
     private final Clock clock;
-    private final List<StandIn> standIns;
+    private final Truths truths;
     private BenchScale scale;
     private @Nullable Pan pan;
 
     /** What stands on the pan. */
     private record Pan(TrialId trial, ReadingRef what, double loadG, Instant since) {}
 
-    SimulatedScale(Clock clock, List<StandIn> standIns) {
+    SimulatedScale(Clock clock, Truths truths) {
         this.clock = clock;
-        this.standIns = standIns;
+        this.truths = truths;
         this.scale = BenchScale.switchedOn(clock.instant(), SEED);
     }
 
@@ -38,24 +35,11 @@ class SimulatedScale implements Scale {
         Instant now = clock.instant();
         Pan on = pan;
         if (on == null || !on.trial().equals(record.trial().id()) || !on.what().equals(what)) {
-            double load = load(record, what);
+            double load = truths.of(record, what);
             on = new Pan(record.trial().id(), what, load, now);
             pan = on;
         }
         return scale.read(on.loadG(), on.since(), now);
-    }
-
-    private double load(TrialRecord record, ReadingRef what) {
-        return standIns.stream()
-                .map(known -> known.grams(record, what))
-                .filter(OptionalDouble::isPresent)
-                .findFirst()
-                .orElse(OptionalDouble.empty())
-                .orElseGet(() -> new BenchTruth(record)
-                        .of(
-                                record.unit(what.unit()).orElseThrow(),
-                                record.look(what.look()).orElseThrow(),
-                                what.endpoint()));
     }
 
     @Override

@@ -4,9 +4,9 @@ import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
 import java.util.OptionalDouble;
 
-/** Knows what a unit weighs on a bench whose truth is not the demo's; the simulated scale asks it first. */
+/** Knows what is true of a unit on a bench whose truth is its own; the simulated scale and meters ask it first. */
 @FunctionalInterface
 public interface StandIn {
-    /** Grams; empty for a trial, or a reading, that it knows nothing of. */
-    OptionalDouble grams(TrialRecord record, ReadingRef what);
+    /** The true value in the endpoint's unit; empty for a trial, or a reading, that it knows nothing of. */
+    OptionalDouble seen(TrialRecord record, ReadingRef what);
 }

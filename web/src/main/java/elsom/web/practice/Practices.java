@@ -104,11 +104,11 @@ public class Practices implements StandIn {
         }
     }
 
-    /** On a practice bench the scale weighs what is true there. */
+    /** On a practice bench instruments see what is true there. */
     @Override
-    public OptionalDouble grams(TrialRecord record, ReadingRef what) {
+    public OptionalDouble seen(TrialRecord record, ReadingRef what) {
         return find(record.trial().id())
-                .map(own -> new PracticeBench(record, own.level(), own.setting(), own.seed()).grams(what))
+                .map(own -> new PracticeBench(record, own.level(), own.setting(), own.seed()).seen(what))
                 .orElse(OptionalDouble.empty());
     }
 }

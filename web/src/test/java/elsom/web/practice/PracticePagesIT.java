@@ -1,6 +1,7 @@
 package elsom.web.practice;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Treatments;
@@ -25,6 +26,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -214,17 +217,34 @@ class PracticePagesIT {
     }
 
     @Test
-    void theScaleWeighsWhatIsTrueOnThePracticeBench() throws Exception {
+    void scaleAndMetersSeeWhatIsTrueOnThePracticeBench() throws Exception {
         TrialId id = begun(level("one-pot-each"));
         runToTheEnd(id);
         TrialRecord record = trials.snapshot(id);
-        ReadingRef ref = record.readings().stream()
+        ReadingRef mass = read(record, "fresh-mass");
+        assertThat(practices.seen(record, mass))
+                .hasValue(record.current(mass).orElseThrow().value());
+        ReadingRef height = read(record, "height");
+        double written = record.current(height).orElseThrow().value();
+        String display = web.post(
+                        "/device/hand/read",
+                        Map.of(
+                                "trial", id.toString(),
+                                "unit", height.unit().value(),
+                                "look", String.valueOf(height.look()),
+                                "endpoint", "height"))
+                .body();
+        Matcher shown = Pattern.compile("\"display\":\"([0-9.]+) mm\"").matcher(display);
+        assertThat(shown.find()).as(display).isTrue();
+        assertThat(Double.parseDouble(shown.group(1)) / 10).isCloseTo(written, withinPercentage(2));
+    }
+
+    private static ReadingRef read(TrialRecord record, String endpoint) {
+        return record.readings().stream()
                 .map(Reading::ref)
-                .filter(one -> one.endpoint().equals(new EndpointCode("fresh-mass")))
+                .filter(one -> one.endpoint().equals(new EndpointCode(endpoint)))
                 .findFirst()
                 .orElseThrow();
-        assertThat(practices.grams(record, ref))
-                .hasValue(record.current(ref).orElseThrow().value());
     }
 
     @Test
