@@ -136,8 +136,7 @@ public record Tasted(Tasting tasting, Map<Integer, Map<Integer, Double>> answers
         if (done() < LEAST_PANEL) {
             return Optional.empty();
         }
-        int places =
-                tasting.kind() == Tasting.Kind.TRIANGLE ? 3 : tasting.samples().size();
+        int places = tasting.plates();
         double[] sums = new double[places];
         List<List<Double>> rows = new ArrayList<>();
         answers.values().forEach(given -> {

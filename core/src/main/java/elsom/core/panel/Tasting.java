@@ -98,6 +98,11 @@ public record Tasting(Kind kind, List<String> samples, int tasters, long seed) {
         return served;
     }
 
+    /** How many plates stand on a tray. */
+    public int plates() {
+        return kind == Kind.TRIANGLE ? TRIANGLES.get(0).size() : samples.size();
+    }
+
     private List<List<Integer>> triangles() {
         RandomDraw draw = new RandomDraw(seed ^ ODD);
         List<List<Integer>> orders = new ArrayList<>();

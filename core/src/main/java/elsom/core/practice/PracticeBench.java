@@ -194,6 +194,13 @@ public final class PracticeBench {
                 : OptionalDouble.empty();
     }
 
+    /** What the plants of a unit truly live in; empty where nothing grows. */
+    public Optional<Living> living(ExperimentalUnit unit) {
+        return level instanceof PlantLevel plants
+                ? living(plants, unit, dried().getOrDefault(unit.code(), 0))
+                : Optional.empty();
+    }
+
     private Optional<Living> living(PlantLevel plants, ExperimentalUnit unit, int dried) {
         return Planned.meant(level, record, unit)
                 .flatMap(name -> plants.living(truth, name))

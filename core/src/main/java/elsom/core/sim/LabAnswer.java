@@ -2,6 +2,7 @@ package elsom.core.sim;
 
 import elsom.core.quantity.Decimals;
 import elsom.core.series.Measurand;
+import elsom.core.truth.Living;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -20,6 +21,12 @@ public final class LabAnswer {
 
     private static final double SCATTER = 0.06;
 
+    /** Of common salt about 200 mg/L of sodium go with each mS/cm, beyond what other salts make up. */
+    private static final double SODIUM_PER_MS = 200;
+
+    private static final double OTHER_SALTS_MS = 1;
+    private static final double LITTLE_SODIUM = 30;
+
     private LabAnswer() {}
 
     /** When a slip is answered. */
@@ -30,9 +37,9 @@ public final class LabAnswer {
     /**
      * The value of a sample, as its sheet prints it.
      *
-     * @param treatment 1-based; later ones are saltier
+     * @param living what the unit's plants live in
      */
-    public static String value(Measurand what, String unit, int treatment, int slip) {
+    public static String value(Measurand what, String unit, Living living, int slip) {
         double noise = SCATTER
                 * (2
                                 * new SplittableRandom(unit.hashCode() * 131L
@@ -41,9 +48,9 @@ public final class LabAnswer {
                                         .nextDouble()
                         - 1);
         double value = switch (what) {
-            case PH -> 6.4 - 0.1 * treatment + noise * 4;
-            case EC -> (0.5 + 0.6 * treatment) * (1 + noise);
-            default -> (40 + 180 * (treatment - 1)) * (1 + noise);
+            case PH -> living.at().ph() + noise * 4;
+            case EC -> living.at().ecMs() * (1 + noise);
+            default -> Math.max(LITTLE_SODIUM, SODIUM_PER_MS * (living.at().ecMs() - OTHER_SALTS_MS)) * (1 + noise);
         };
         return Decimals.fixed(value, what.decimals());
     }

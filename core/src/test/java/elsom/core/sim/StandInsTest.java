@@ -1,11 +1,15 @@
 package elsom.core.sim;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import elsom.core.series.Guess;
 import elsom.core.series.Mapping;
 import elsom.core.series.Measurand;
 import elsom.core.series.RowReader;
+import elsom.core.truth.Living;
+import elsom.core.truth.Species;
+import elsom.core.truth.Surroundings;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -57,12 +61,18 @@ class StandInsTest {
     @Test
     void theLaboratoryTakesItsTimeAndMeasuresASampleTheSameTwice() {
         assertThat(LabAnswer.ready(START)).isEqualTo(START.plus(Duration.ofDays(3)));
+        Living good = Living.in(Species.BROADLEAF, Surroundings.GOOD);
+        Living salty = Living.in(Species.BROADLEAF, Surroundings.GOOD.salty(4));
         for (Measurand what : LabAnswer.MEASURES) {
-            String value = LabAnswer.value(what, "K34", 2, 1);
-            assertThat(LabAnswer.value(what, "K34", 2, 1)).isEqualTo(value);
+            String value = LabAnswer.value(what, "K34", good, 1);
+            assertThat(LabAnswer.value(what, "K34", good, 1)).isEqualTo(value);
             assertThat(Double.parseDouble(value)).isBetween(what.lowest(), what.highest());
         }
-        assertThat(Double.parseDouble(LabAnswer.value(Measurand.SODIUM, "K34", 4, 1)))
-                .isGreaterThan(Double.parseDouble(LabAnswer.value(Measurand.SODIUM, "K34", 1, 1)));
+        assertThat(Double.parseDouble(LabAnswer.value(Measurand.EC, "K34", salty, 1)))
+                .isCloseTo(4, within(0.25));
+        assertThat(Double.parseDouble(LabAnswer.value(Measurand.PH, "K34", salty, 1)))
+                .isCloseTo(6.2, within(0.25));
+        assertThat(Double.parseDouble(LabAnswer.value(Measurand.SODIUM, "K34", salty, 1)))
+                .isGreaterThan(5 * Double.parseDouble(LabAnswer.value(Measurand.SODIUM, "K34", good, 1)));
     }
 }

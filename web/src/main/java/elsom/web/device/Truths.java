@@ -1,15 +1,18 @@
 package elsom.web.device;
 
 import elsom.core.sim.BenchTruth;
+import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
+import elsom.core.truth.Living;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.stereotype.Component;
 
-/** The one truth that all simulated instruments see. */
+/** The one truth that all simulated instruments, and the simulated laboratory, see. */
 @Component
-class Truths {
+public class Truths {
     private final List<StandIn> standIns;
 
     Truths(List<StandIn> standIns) {
@@ -24,5 +27,14 @@ class Truths {
                 .findFirst()
                 .orElse(OptionalDouble.empty())
                 .orElseGet(() -> new BenchTruth(record).of(what));
+    }
+
+    /** What the plants of a unit truly live in. */
+    public Living living(TrialRecord record, ExperimentalUnit unit) {
+        return standIns.stream()
+                .map(known -> known.living(record, unit))
+                .flatMap(Optional::stream)
+                .findFirst()
+                .orElseGet(() -> new BenchTruth(record).living(unit));
     }
 }

@@ -7,9 +7,11 @@ import elsom.core.practice.Level;
 import elsom.core.practice.Levels;
 import elsom.core.practice.PracticeBench;
 import elsom.core.practice.Setting;
+import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.core.truth.Living;
 import elsom.web.device.StandIn;
 import elsom.web.platform.Refusal;
 import elsom.web.trial.Plans;
@@ -107,8 +109,15 @@ public class Practices implements StandIn {
     /** On a practice bench instruments see what is true there. */
     @Override
     public OptionalDouble seen(TrialRecord record, ReadingRef what) {
-        return find(record.trial().id())
-                .map(own -> new PracticeBench(record, own.level(), own.setting(), own.seed()).seen(what))
-                .orElse(OptionalDouble.empty());
+        return bench(record).map(bench -> bench.seen(what)).orElse(OptionalDouble.empty());
+    }
+
+    @Override
+    public Optional<Living> living(TrialRecord record, ExperimentalUnit unit) {
+        return bench(record).flatMap(bench -> bench.living(unit));
+    }
+
+    private Optional<PracticeBench> bench(TrialRecord record) {
+        return find(record.trial().id()).map(own -> new PracticeBench(record, own.level(), own.setting(), own.seed()));
     }
 }

@@ -5,6 +5,7 @@ import elsom.core.sim.LabAnswer;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.web.device.Truths;
 import elsom.web.kit.ClosedPage;
 import elsom.web.kit.Times;
 import elsom.web.kit.TrialHeader;
@@ -37,9 +38,11 @@ class LabController {
 
     private final Trials trials;
     private final LabSlips slips;
+    private final Truths truths;
     private final Clock clock;
 
-    LabController(Trials trials, LabSlips slips, Clock clock) {
+    LabController(Trials trials, LabSlips slips, Truths truths, Clock clock) {
+        this.truths = truths;
         this.trials = trials;
         this.slips = slips;
         this.clock = clock;
@@ -162,7 +165,7 @@ class LabController {
                 out.write(sampled + ";" + unit.code());
                 for (Measurand what : slip.asked()) {
                     out.write(";"
-                            + LabAnswer.value(what, unit.code().value(), unit.treatment(), number)
+                            + LabAnswer.value(what, unit.code().value(), truths.living(record, unit), number)
                                     .replace('.', ','));
                 }
                 out.write("\r\n");

@@ -49,7 +49,7 @@ record SessionPage(
         boolean open = session.open() && tasted.done() > 0;
         List<Boolean> tasters = new ArrayList<>();
         for (int taster = 1; taster <= session.tasting().tasters(); taster++) {
-            tasters.add(session.done(taster));
+            tasters.add(session.round().done(taster));
         }
         return new SessionPage(
                 TrialHeader.of(record, now, TrialHeader.Step.FINDINGS),

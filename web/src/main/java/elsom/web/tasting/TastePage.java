@@ -8,6 +8,7 @@ import java.util.List;
  * The page on the phone that is handed round.
  *
  * @param taster whose turn it is; 0 when all are done
+ * @param otherwise who else is not done, should this one rather not taste; 0 when nobody is
  * @param plates those still to be answered about
  * @param given answers so far
  */
@@ -15,6 +16,7 @@ record TastePage(
         String base,
         Tasting.Kind kind,
         int taster,
+        int otherwise,
         int tasters,
         State state,
         List<PlateLine> plates,
@@ -38,19 +40,24 @@ record TastePage(
         List<PlateLine> left = new ArrayList<>();
         List<Tasting.Plate> plates = none ? List.of() : tasting.served().get(taster - 1);
         for (int place = 0; place < plates.size(); place++) {
-            if (!session.of(taster).containsKey(place)) {
+            if (!session.round().of(taster).containsKey(place)) {
                 left.add(new PlateLine(plates.get(place).code(), place));
             }
         }
-        int given = none ? 0 : session.of(taster).size();
+        int given = none ? 0 : session.round().of(taster).size();
         return new TastePage(
                 "/trials/" + session.trial() + "/tasting/" + session.number(),
                 tasting.kind(),
                 none ? 0 : taster,
+                none || session.round().after(taster) == taster
+                        ? 0
+                        : session.round().after(taster),
                 tasting.tasters(),
                 none
                         ? State.ALL_DONE
-                        : session.done(taster) ? State.DONE : ready || given > 0 ? State.TASTING : State.HAND_OVER,
+                        : session.round().done(taster)
+                                ? State.DONE
+                                : ready || given > 0 ? State.TASTING : State.HAND_OVER,
                 left,
                 given,
                 tasting.kind().answers(tasting.samples().size()),

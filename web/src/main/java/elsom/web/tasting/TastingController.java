@@ -80,7 +80,8 @@ class TastingController {
             @RequestParam(defaultValue = "false") boolean ready,
             Model model) {
         Tastings.Session session = tastings.session(new TrialId(trial), number);
-        model.addAttribute("page", TastePage.of(session, taster == 0 ? session.next() : taster, ready));
+        model.addAttribute(
+                "page", TastePage.of(session, taster == 0 ? session.round().next() : taster, ready));
         return "tasting/taste";
     }
 

@@ -1,5 +1,6 @@
 package elsom.web.tasting;
 
+import elsom.core.panel.Round;
 import elsom.core.panel.Tasted;
 import elsom.core.panel.Tasting;
 import elsom.core.trial.TrialId;
@@ -29,41 +30,25 @@ public class Tastings {
     /**
      * A tasting with what was answered so far.
      *
-     * @param answers of each taster by the plate's place from 0, also of those who are not done
      * @param revealedAt when its codes were told before all were done; null while it is blind
      */
     public record Session(
             TrialId trial,
             int number,
-            Tasting tasting,
-            Map<Integer, Map<Integer, Double>> answers,
+            Round round,
             Instant begunAt,
             @Nullable Instant revealedAt) {
+        public Tasting tasting() {
+            return round.tasting();
+        }
+
         public Tasted tasted() {
-            return new Tasted(tasting, answers);
-        }
-
-        Map<Integer, Double> of(int taster) {
-            return answers.getOrDefault(taster, Map.of());
-        }
-
-        boolean done(int taster) {
-            return of(taster).size() == tasting.kind().answers(tasting.samples().size());
+            return round.tasted();
         }
 
         /** Codes are told when all are done, or somebody said so. */
         boolean open() {
-            return revealedAt != null || tasted().done() == tasting.tasters();
-        }
-
-        /** The first who is not done; 0 when all are. */
-        int next() {
-            for (int taster = 1; taster <= tasting.tasters(); taster++) {
-                if (!done(taster)) {
-                    return taster;
-                }
-            }
-            return 0;
+            return revealedAt != null || round.allDone();
         }
     }
 
@@ -117,44 +102,28 @@ public class Tastings {
         return new Session(
                 row.trialId(),
                 row.number(),
-                new Tasting(row.kind(), List.of(row.samples().split("\n")), row.tasters(), row.seed()),
-                answers,
+                new Round(
+                        new Tasting(row.kind(), List.of(row.samples().split("\n")), row.tasters(), row.seed()),
+                        answers),
                 row.begunAt(),
                 row.revealedAt());
     }
 
     /**
-     * Keeps an answer about one plate; of the last plates to rank there is only one place left, which is given too.
+     * Keeps an answer about one plate.
      *
      * @param place of the plate on the tray, from 0
+     * @throws Refusal if it can't be answered
      */
     @Transactional
     public void answer(TrialId trial, int number, int taster, int place, double answer) {
-        Session session = session(trial, number);
-        int plates = session.tasting().kind() == Tasting.Kind.TRIANGLE
-                ? 3
-                : session.tasting().samples().size();
-        boolean scored = session.tasting().kind() != Tasting.Kind.LIKING || (answer >= 1 && answer <= 9);
-        if (taster < 1 || taster > session.tasting().tasters() || place < 0 || place >= plates || !scored) {
-            throw new Refusal("This tasting has no such plate or taster. Reload the page.");
+        Map<Integer, Double> kept;
+        try {
+            kept = session(trial, number).round().answering(taster, place, answer);
+        } catch (IllegalArgumentException impossible) {
+            throw new Refusal(String.valueOf(impossible.getMessage()));
         }
-        if (session.done(taster)) {
-            throw new Refusal("Taster " + taster + " is done already. Hand the phone on.");
-        }
-        boolean ranking = session.tasting().kind() == Tasting.Kind.RANKING;
-        Map<Integer, Double> given = session.of(taster);
-        if (ranking && given.containsKey(place)) {
-            throw new Refusal("That plate has its place already. Choose among those that are left.");
-        }
-        double kept = session.tasting().kind() == Tasting.Kind.LIKING ? answer : ranking ? given.size() + 1 : 1;
-        mapper.answer(trial, number, taster, place, kept, clock.instant());
-        if (ranking && given.size() + 2 == plates) {
-            for (int last = 0; last < plates; last++) {
-                if (last != place && !given.containsKey(last)) {
-                    mapper.answer(trial, number, taster, last, plates, clock.instant());
-                }
-            }
-        }
+        kept.forEach((plate, value) -> mapper.answer(trial, number, taster, plate, value, clock.instant()));
     }
 
     /** Takes a taster's answers back while nothing was told yet, so that a slip of the thumb is no vote. */
@@ -164,7 +133,7 @@ public class Tastings {
         if (session.open()) {
             throw new Refusal("The codes of this tasting are told: nothing can be tasted blind any more.");
         }
-        session.of(taster).keySet().forEach(place -> mapper.takeBack(trial, number, taster, place));
+        session.round().of(taster).keySet().forEach(place -> mapper.takeBack(trial, number, taster, place));
     }
 
     @Transactional

@@ -82,6 +82,37 @@ class KeyboardJourneyIT extends BrowserTest {
         plans.discard(new TrialId(Long.parseLong(page.url().replaceAll(".*/trials/(\\d+)/.*", "$1"))));
     }
 
+    /** Two of three taste, the third rather won't: from the form to what they said. */
+    @Test
+    void aTastingIsPlannedHandedRoundAndTold() {
+        findings("digestate");
+        enter(link("Taste it blind"));
+        tabTo(page.locator("input[name=kind]:checked"));
+        while (!page.locator("input[value=PAIR]").isChecked()) {
+            press("ArrowDown");
+        }
+        tabTo(field("What is on the plates, a line each"));
+        type("plain\n40 mL/L");
+        tabTo(field("Tasters"));
+        type("3");
+        press("Enter");
+        assertThat(page.locator("h2").first()).hasText("Which do you like better?");
+        enter(link("Hand the phone round"));
+        assertThat(page.locator("h1")).hasText("This is for taster 1");
+        enter(link("Rather not: to taster 2"));
+        for (int taster = 2; taster <= 3; taster++) {
+            assertThat(page.locator("h1")).hasText("This is for taster " + taster);
+            enter(link("I am ready"));
+            enter(page.locator(".plate").first());
+            assertThat(page.locator("h1")).hasText("Thank you");
+            enter(link("Next taster"));
+            enter(taster == 2 ? link("Rather not: to taster 3") : link("Rather not: back to the tasting"));
+        }
+        assertThat(page.locator("main")).containsText("Blind: 2 of 3 are done");
+        enter(button("Tell the codes now"));
+        assertThat(page.locator(".verdicts")).containsText("2 tasters are not a panel");
+    }
+
     @Test
     void aNotebookIsCopiedIn() {
         open(1280, 800);

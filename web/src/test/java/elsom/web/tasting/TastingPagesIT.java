@@ -119,7 +119,7 @@ class TastingPagesIT {
         assertThat(again.statusCode()).isEqualTo(422);
         assertThat(again.body()).contains("Taster 1 is done already");
         post("/" + number + "/again", Map.of("taster", "1"));
-        assertThat(tastings.session(coriander, number).of(1)).isEmpty();
+        assertThat(tastings.session(coriander, number).round().of(1)).isEmpty();
     }
 
     @Test
@@ -130,7 +130,7 @@ class TastingPagesIT {
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("has its place already");
         tastings.answer(coriander, number, 1, 0, 1);
-        assertThat(tastings.session(coriander, number).of(1))
+        assertThat(tastings.session(coriander, number).round().of(1))
                 .containsExactlyInAnyOrderEntriesOf(Map.of(2, 1.0, 0, 2.0, 1, 3.0));
     }
 
