@@ -29,8 +29,10 @@ final class TooFewToTell implements AuditRule {
                 faults.add(Fault.of(
                                 FaultCode.TOO_FEW,
                                 Grade.SHAKY,
-                                question.kind().label() + ": the interval of " + open.size()
-                                        + (open.size() == 1 ? " comparison is" : " comparisons are")
+                                question.kind().label()
+                                        + (open.size() == 1
+                                                ? ": the interval of 1 comparison is"
+                                                : ": the intervals of " + open.size() + " comparisons are")
                                         + " wider than the difference that matters on both sides.",
                                 "“Can't tell” is then the trial's limit and no sign that there is no difference.",
                                 needed.isPresent()

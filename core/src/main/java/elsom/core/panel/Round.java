@@ -2,6 +2,7 @@ package elsom.core.panel;
 
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
@@ -10,6 +11,7 @@ import java.util.stream.IntStream;
  * A tasting under way: who has answered what, who is next, and what an answer comes to.
  *
  * @param answers of each taster by the plate's place from 0, as in {@link Tasted}; also of those who are not done
+ *     ({@link IllegalArgumentException} for what nobody can have answered)
  */
 public record Round(Tasting tasting, Map<Integer, Map<Integer, Double>> answers) {
     private static final double LEAST_LIKED = 1;
@@ -20,6 +22,26 @@ public record Round(Tasting tasting, Map<Integer, Map<Integer, Double>> answers)
         Map<Integer, Map<Integer, Double>> copy = new HashMap<>();
         answers.forEach((taster, given) -> copy.put(taster, Map.copyOf(given)));
         answers = Map.copyOf(copy);
+        answers.forEach((taster, given) -> possible(tasting, taster, given));
+    }
+
+    private static void possible(Tasting tasting, int taster, Map<Integer, Double> given) {
+        boolean there = taster >= 1
+                && taster <= tasting.tasters()
+                && given.keySet().stream().allMatch(place -> place >= 0 && place < tasting.plates());
+        boolean answered = switch (tasting.kind()) {
+            case TRIANGLE, PAIR -> given.size() <= 1 && given.values().stream().allMatch(value -> value == PICKED);
+            case LIKING -> given.values().stream().allMatch(value -> value >= LEAST_LIKED && value <= BEST_LIKED);
+            case RANKING -> given.values().stream().sorted().toList().equals(placesUpTo(given.size()));
+        };
+        if (!there || !answered) {
+            throw new IllegalArgumentException("taster " + taster + " can't have answered " + given + " in a "
+                    + tasting.kind() + " of " + tasting.plates() + " plates and " + tasting.tasters() + " tasters");
+        }
+    }
+
+    private static List<Double> placesUpTo(int last) {
+        return IntStream.rangeClosed(1, last).mapToObj(place -> (double) place).toList();
     }
 
     /** Those who are done, and what they said. */

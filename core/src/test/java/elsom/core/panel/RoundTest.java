@@ -69,6 +69,20 @@ class RoundTest {
     }
 
     @Test
+    void answersThatNobodyCanHaveGivenAreNone() {
+        assertThatThrownBy(() -> round(Tasting.Kind.PAIR, 2, Map.of(3, Map.of(0, 1.0))))
+                .hasMessageContaining("taster 3 can't have answered");
+        assertThatThrownBy(() -> round(Tasting.Kind.PAIR, 2, Map.of(1, Map.of(0, 1.0, 1, 1.0))))
+                .isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> round(Tasting.Kind.TRIANGLE, 2, Map.of(1, Map.of(3, 1.0))))
+                .isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> round(Tasting.Kind.LIKING, 2, Map.of(1, Map.of(0, 10.0))))
+                .isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> round(Tasting.Kind.RANKING, 2, Map.of(1, Map.of(0, 1.0, 1, 1.0))))
+                .isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
     void whoIsDoneCannotVoteAgain() {
         Round round = round(Tasting.Kind.PAIR, 2, Map.of(1, Map.of(1, 1.0)));
         assertThatThrownBy(() -> round.answering(1, 0, 1)).hasMessage("Taster 1 is done already. Hand the phone on.");

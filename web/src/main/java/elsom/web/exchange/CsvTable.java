@@ -30,7 +30,7 @@ import org.apache.commons.csv.CSVRecord;
  * A CSV file being read: rows by column name, every problem collected with its row. Rows are read one after another, so
  * that a file of any length takes little memory.
  */
-final class CsvTable {
+public final class CsvTable {
     static final int LARGEST_BYTES = 4 * 1024 * 1024;
     private static final int MOST_PROBLEMS = 200;
     private static final Pattern WHOLE = Pattern.compile("-?[0-9]{1,9}");
@@ -210,8 +210,8 @@ final class CsvTable {
         }
     }
 
-    /** One row. */
-    final class Row {
+    /** One row; what can't be read of it is refused in words, with its number. */
+    public final class Row {
         private final CSVRecord record;
 
         private Row(CSVRecord record) {
@@ -223,7 +223,7 @@ final class CsvTable {
             return record.getRecordNumber() + 1;
         }
 
-        Optional<String> optional(String column) {
+        public Optional<String> optional(String column) {
             if (!columns.contains(column) || record.get(column).isBlank()) {
                 return Optional.empty();
             }
@@ -234,11 +234,11 @@ final class CsvTable {
             return Optional.of(CsvText.plain(cell));
         }
 
-        String text(String column) {
+        public String text(String column) {
             return optional(column).orElseThrow(() -> new Unreadable(column + " is empty"));
         }
 
-        double number(String column) {
+        public double number(String column) {
             return number(column, text(column));
         }
 
@@ -254,7 +254,7 @@ final class CsvTable {
             throw new Unreadable(column + ": “" + clipped(text) + "” is not a finite number");
         }
 
-        int whole(String column) {
+        public int whole(String column) {
             String text = text(column);
             if (!WHOLE.matcher(text).matches()) {
                 throw new Unreadable(column + ": “" + clipped(text) + "” is not a whole number");
@@ -262,7 +262,7 @@ final class CsvTable {
             return Integer.parseInt(text);
         }
 
-        long large(String column) {
+        public long large(String column) {
             String text = text(column);
             try {
                 return Long.parseLong(text);
@@ -271,7 +271,7 @@ final class CsvTable {
             }
         }
 
-        Instant instant(String column) {
+        public Instant instant(String column) {
             String text = text(column);
             try {
                 return text.endsWith("Z")
@@ -283,7 +283,7 @@ final class CsvTable {
             }
         }
 
-        <E extends Enum<E>> E choice(String column, Class<E> choices) {
+        public <E extends Enum<E>> E choice(String column, Class<E> choices) {
             String text = text(column);
             return Arrays.stream(choices.getEnumConstants())
                     .filter(choice -> choice.name().equalsIgnoreCase(text))
@@ -294,7 +294,7 @@ final class CsvTable {
                                     .collect(Collectors.joining(", "))));
         }
 
-        RuntimeException refuse(String reason) {
+        public RuntimeException refuse(String reason) {
             return new Unreadable(reason);
         }
 

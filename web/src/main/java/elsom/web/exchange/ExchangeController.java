@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Consumer;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
@@ -39,9 +40,11 @@ class ExchangeController {
     private final Trials trials;
     private final Plans plans;
     private final Logbook logbook;
+    private final PackageParts parts;
     private final Clock clock;
 
-    ExchangeController(Trials trials, Plans plans, Logbook logbook, Clock clock) {
+    ExchangeController(Trials trials, Plans plans, Logbook logbook, PackageParts parts, Clock clock) {
+        this.parts = parts;
         this.trials = trials;
         this.plans = plans;
         this.logbook = logbook;
@@ -67,7 +70,11 @@ class ExchangeController {
     @GetMapping("/trials/{trial}/trial.zip")
     void whole(@PathVariable long trial, HttpServletResponse response) throws IOException {
         WholeTrial whole = plans.whole(new TrialId(trial));
-        TrialPackageWriter.write(whole, clock.instant(), Downloads.begin(response, ZIP, "trial-" + trial + ".zip"));
+        TrialPackageWriter.write(
+                whole,
+                parts.of(whole.record()),
+                clock.instant(),
+                Downloads.begin(response, ZIP, "trial-" + trial + ".zip"));
     }
 
     /** A trial's tables just as they are stored, for one that can't be read. */
@@ -127,13 +134,15 @@ class ExchangeController {
     @PostMapping("/trials/import")
     ModelAndView importTrial(@RequestParam MultipartFile file, @RequestParam UUID token) throws IOException {
         List<BadRow> problems = new ArrayList<>();
-        PackageZip.Opened opened = PackageZip.open(file.getInputStream(), problems);
-        Optional<WholeTrial> record =
+        PackageZip.Opened opened = PackageZip.open(file.getInputStream(), parts.paths(), problems);
+        Optional<WholeTrial> read =
                 problems.isEmpty() ? new TrialPackageReader(opened, problems).read() : Optional.empty();
-        if (record.isEmpty()) {
+        List<Consumer<TrialId>> beside = read.map(whole -> parts.read(opened.files(), whole.record(), problems))
+                .orElse(List.of());
+        if (read.isEmpty() || !problems.isEmpty()) {
             return answered("exchange/import", new ImportPage(name(file), problems, token), false);
         }
-        TrialId id = trials.create(record.get(), token);
+        TrialId id = parts.create(read.get(), beside, token);
         return new ModelAndView("redirect:/trials/" + id);
     }
 

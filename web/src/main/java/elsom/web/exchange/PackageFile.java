@@ -73,42 +73,26 @@ enum PackageFile {
     /** Files that tell what every unit of a trial got. */
     static final List<PackageFile> HIDDEN_WHILE_BLIND = List.of(TREATMENTS, UNITS);
 
-    private final String table;
-    private final List<Column> columns;
+    private final PackageTable table;
 
-    /** A column and its type by the Table Schema standard. */
-    record Column(String name, String type, boolean optional) {}
-
-    PackageFile(String table, String columns) {
-        this.table = table;
-        this.columns = Arrays.stream(columns.split(" "))
-                .map(column -> column.split(":"))
-                .map(parts -> new Column(parts[0], parts[1].replace("?", ""), parts[1].endsWith("?")))
-                .toList();
+    PackageFile(String name, String columns) {
+        this.table = PackageTable.of(name, columns);
     }
 
-    String table() {
+    PackageTable table() {
         return table;
     }
 
     String path() {
-        return table + ".csv";
-    }
-
-    List<Column> columns() {
-        return columns;
+        return table.path();
     }
 
     List<String> columnNames() {
-        return columns.stream().map(Column::name).toList();
+        return table.columnNames();
     }
 
-    /** Columns without which a file can't be read; the others came later. */
     List<String> requiredNames() {
-        return columns.stream()
-                .filter(column -> !column.optional())
-                .map(Column::name)
-                .toList();
+        return table.requiredNames();
     }
 
     /** Whether a package without this file is whole: it came later than the others. */

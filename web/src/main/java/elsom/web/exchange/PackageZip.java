@@ -25,20 +25,28 @@ final class PackageZip {
     private static final int LARGEST_ENTRY = CsvTable.LARGEST_BYTES;
     private static final long LARGEST_READINGS = 128L * 1024 * 1024;
 
+    private final Set<String> beside;
     private final List<BadRow> problems;
     private final Map<String, byte[]> files = new HashMap<>();
     private final Set<String> seen = new HashSet<>();
     private List<Reading> readings = List.of();
 
-    private PackageZip(List<BadRow> problems) {
+    private PackageZip(Set<String> beside, List<BadRow> problems) {
+        this.beside = beside;
         this.problems = problems;
     }
 
-    /** The files of a package by name, a sealed key opened, and its readings; problems are added to the list. */
+    /** The files of a package by name, a sealed key opened, and its readings. */
     record Opened(Map<String, byte[]> files, List<Reading> readings) {}
 
-    static Opened open(InputStream zip, List<BadRow> problems) {
-        PackageZip opened = new PackageZip(problems);
+    /**
+     * Opens one.
+     *
+     * @param beside paths that it may hold besides a trial's own
+     * @param problems are added to the list
+     */
+    static Opened open(InputStream zip, Set<String> beside, List<BadRow> problems) {
+        PackageZip opened = new PackageZip(beside, problems);
         opened.unpack(zip);
         return new Opened(opened.files, opened.readings);
     }
@@ -76,6 +84,7 @@ final class PackageZip {
         boolean extra = name.equals(TrialPackageWriter.PLAN) || name.equals(SealedKey.PATH);
         if (!descriptor
                 && !extra
+                && !beside.contains(name)
                 && PackageFile.at(name).filter(PackageFile.OF_TRIAL::contains).isEmpty()) {
             String why = name.contains("/") || name.contains("\\")
                     ? "lies in a folder: zip the files themselves, not their folder."

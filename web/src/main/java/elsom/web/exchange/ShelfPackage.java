@@ -66,7 +66,9 @@ final class ShelfPackage {
         descriptor.put("created", now.toString());
         descriptor.put(
                 "resources",
-                PackageFile.OF_SHELF.stream().map(TrialPackageWriter::resource).toList());
+                PackageFile.OF_SHELF.stream()
+                        .map(file -> TrialPackageWriter.resource(file.table()))
+                        .toList());
         return JsonMapper.shared().writerWithDefaultPrettyPrinter().writeValueAsString(descriptor);
     }
 
@@ -81,7 +83,7 @@ final class ShelfPackage {
     }
 
     static List<?> row(Lot lot) {
-        return TrialPackageWriter.cells(
+        return PackageTable.cells(
                 lot.name(),
                 lot.material(),
                 lot.kind(),

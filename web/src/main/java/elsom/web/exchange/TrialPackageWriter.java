@@ -26,7 +26,6 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
-import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Writes a whole trial as a zip of CSV files with a datapackage.json, by the open Data Package standard 2.0. */
@@ -37,13 +36,18 @@ final class TrialPackageWriter {
     private TrialPackageWriter() {}
 
     /** Writes the zip as it goes; of a blind trial, what every unit got goes into a sealed key. */
-    static void write(WholeTrial whole, Instant now, OutputStream out) {
+    static void write(WholeTrial whole, List<PackageParts.Filled> beside, Instant now, OutputStream out) {
         TrialRecord shown = whole.sealed() ? whole.record().codesOnly() : whole.record();
         try (ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
-            put(zip, DESCRIPTOR, bytes(descriptor(shown.trial(), whole.sealed(), now)));
+            put(zip, DESCRIPTOR, bytes(descriptor(shown.trial(), whole.sealed(), beside, now)));
             for (PackageFile file : PackageFile.OF_TRIAL) {
                 zip.putNextEntry(new ZipEntry(file.path()));
                 table(whole, shown, file, zip);
+                zip.closeEntry();
+            }
+            for (PackageParts.Filled more : beside) {
+                zip.putNextEntry(new ZipEntry(more.table().path()));
+                CsvText.write(zip, more.table().columnNames(), more.rows().stream());
                 zip.closeEntry();
             }
             byte[] plan = bytes(PlanJson.write(whole.plan()));
@@ -86,7 +90,7 @@ final class TrialPackageWriter {
     }
 
     static List<?> row(Quarantine q) {
-        return cells(q.lot(), q.reason(), q.since(), q.station(), q.goneTo(), q.liftedAt(), q.liftedWhy());
+        return PackageTable.cells(q.lot(), q.reason(), q.since(), q.station(), q.goneTo(), q.liftedAt(), q.liftedWhy());
     }
 
     private static void put(ZipOutputStream zip, String path, byte[] content) throws IOException {
@@ -95,7 +99,7 @@ final class TrialPackageWriter {
         zip.closeEntry();
     }
 
-    private static String descriptor(Trial trial, boolean sealed, Instant now) {
+    private static String descriptor(Trial trial, boolean sealed, List<PackageParts.Filled> beside, Instant now) {
         Map<String, Object> descriptor = new LinkedHashMap<>();
         descriptor.put("$schema", "https://datapackage.org/profiles/2.0/datapackage.json");
         descriptor.put("name", "trial-" + trial.id());
@@ -103,8 +107,9 @@ final class TrialPackageWriter {
         descriptor.put("created", now.toString());
         List<Map<String, Object>> resources = new ArrayList<>();
         for (PackageFile file : PackageFile.OF_TRIAL) {
-            resources.add(resource(file));
+            resources.add(resource(file.table()));
         }
+        beside.forEach(more -> resources.add(resource(more.table())));
         resources.add(
                 sealed
                         ? Map.of("name", "key", "path", SealedKey.PATH, "format", "base64")
@@ -113,9 +118,9 @@ final class TrialPackageWriter {
         return JsonMapper.shared().writerWithDefaultPrettyPrinter().writeValueAsString(descriptor);
     }
 
-    static Map<String, Object> resource(PackageFile file) {
+    static Map<String, Object> resource(PackageTable file) {
         Map<String, Object> resource = new LinkedHashMap<>();
-        resource.put("name", file.table());
+        resource.put("name", file.name());
         resource.put("path", file.path());
         resource.put("type", "table");
         resource.put("format", "csv");
@@ -183,7 +188,7 @@ final class TrialPackageWriter {
                                 u.position().column()));
             case ENDPOINTS ->
                 record.endpoints().stream()
-                        .map(e -> cells(
+                        .map(e -> PackageTable.cells(
                                 e.code(),
                                 e.name(),
                                 e.unit(),
@@ -203,7 +208,7 @@ final class TrialPackageWriter {
             case READINGS -> record.readings().stream().map(TrialPackageWriter::row);
             case MISHAPS ->
                 record.mishaps().stream()
-                        .map(m -> cells(
+                        .map(m -> PackageTable.cells(
                                 m.number(),
                                 m.kind(),
                                 m.note(),
@@ -215,7 +220,7 @@ final class TrialPackageWriter {
             case GIVEN ->
                 record.given().stream()
                         .flatMap(g -> g.millilitres().entrySet().stream()
-                                .map(one -> cells(
+                                .map(one -> PackageTable.cells(
                                         g.number(),
                                         g.kind(),
                                         g.what(),
@@ -224,19 +229,19 @@ final class TrialPackageWriter {
                                         g.happenedAt(),
                                         g.station(),
                                         g.withdrawnAt())));
-            case TURNS -> record.turns().stream().map(t -> cells(t.number(), t.at(), t.station()));
+            case TURNS -> record.turns().stream().map(t -> PackageTable.cells(t.number(), t.at(), t.station()));
             case SECOND_SCORES ->
                 record.scoredAgain().stream()
-                        .map(s -> cells(s.unit(), s.look(), s.endpoint(), s.station(), s.value(), s.at()));
+                        .map(s -> PackageTable.cells(s.unit(), s.look(), s.endpoint(), s.station(), s.value(), s.at()));
             case SKIPS ->
                 record.beside().skips().stream()
-                        .map(s -> cells(s.look(), s.endpoint(), s.reason(), s.at(), s.station()));
+                        .map(s -> PackageTable.cells(s.look(), s.endpoint(), s.reason(), s.at(), s.station()));
             case AMENDMENTS, QUARANTINE, LOTS, LOT_FIGURES, USES -> Stream.empty();
         };
     }
 
     private static List<?> row(Treatment t) {
-        return cells(
+        return PackageTable.cells(
                 t.number(),
                 t.code(),
                 t.name(),
@@ -253,7 +258,7 @@ final class TrialPackageWriter {
     }
 
     private static List<?> row(Reading r) {
-        return cells(
+        return PackageTable.cells(
                 r.id(),
                 r.ref().unit(),
                 r.ref().look(),
@@ -272,14 +277,5 @@ final class TrialPackageWriter {
 
     private static String joined(Stream<String> parts) {
         return parts.collect(Collectors.joining(" "));
-    }
-
-    /** A row in which some cells stay empty. */
-    static List<?> cells(@Nullable Object... values) {
-        List<Object> cells = new ArrayList<>();
-        for (@Nullable Object value : values) {
-            cells.add(value == null ? "" : value);
-        }
-        return cells;
     }
 }

@@ -1,6 +1,7 @@
 package elsom.web.findings;
 
 import elsom.core.material.Lot;
+import elsom.core.plan.Plan;
 import elsom.core.results.FigureKind;
 import elsom.core.results.Findings;
 import elsom.core.results.GroupKey;
@@ -9,6 +10,7 @@ import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.fair.FairMark;
 import elsom.web.fair.Fairness;
+import elsom.web.kit.Chapters;
 import elsom.web.kit.ClosedPage;
 import elsom.web.kit.TrialHeader;
 import elsom.web.platform.NotFound;
@@ -17,6 +19,7 @@ import elsom.web.trial.Plans;
 import elsom.web.trial.Quarantines;
 import elsom.web.trial.Trials;
 import java.time.Clock;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import org.springframework.stereotype.Controller;
@@ -37,6 +40,7 @@ class FindingsController {
     private final AskedFurther further;
     private final ShelfLearning learning;
     private final Fairness fairness;
+    private final List<Chapters> features;
     private final Clock clock;
 
     FindingsController(
@@ -47,7 +51,9 @@ class FindingsController {
             AskedFurther further,
             ShelfLearning learning,
             Fairness fairness,
+            List<Chapters> features,
             Clock clock) {
+        this.features = features;
         this.fairness = fairness;
         this.trials = trials;
         this.plans = plans;
@@ -79,6 +85,12 @@ class FindingsController {
                 "media",
                 learning.learned(record, findings).stream().map(Lot::name).toList());
         model.addAttribute("fair", FairMark.of(record, findings, fairness.of(record, findings)));
+        Plan plan = plans.plan(record.trial().id());
+        model.addAttribute(
+                "chapters",
+                features.stream()
+                        .flatMap(feature -> feature.of(record, plan).stream())
+                        .toList());
         model.addAttribute("money", Money.href(record, findings).orElse(null));
         model.addAttribute("amendments", plans.amendments(record.trial().id()));
         model.addAttribute(

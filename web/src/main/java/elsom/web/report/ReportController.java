@@ -61,6 +61,7 @@ class ReportController {
         model.addAttribute("stages", NextPage.stages(record, told.chain()));
         model.addAttribute("pooled", NextPage.pooled(told.chain()));
         model.addAttribute("offers", NextPage.offers(told.proposals()));
+        model.addAttribute("chapters", told.chapters());
         model.addAttribute("kinds", told.findings().kinds());
         model.addAttribute("page", page(told));
         return "report/report";

@@ -14,6 +14,7 @@ import elsom.core.results.Section;
 import elsom.core.results.UnitResult;
 import elsom.core.results.Wording;
 import elsom.web.findings.Money;
+import elsom.web.kit.Chapter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
@@ -40,6 +41,7 @@ final class ReportMarkdown {
         told.findings().answers().forEach(this::answer);
         differences();
         figures();
+        told.chapters().forEach(this::chapter);
         fair();
         money();
         next();
@@ -145,6 +147,17 @@ final class ReportMarkdown {
                 + (figure.summary().sd().isPresent()
                         ? " ± " + finer.number(figure.summary().sd().getAsDouble())
                         : "");
+    }
+
+    private void chapter(Chapter chapter) {
+        heading(chapter.title());
+        for (Chapter.Part part : chapter.parts()) {
+            line("### " + escaped(part.heading()));
+            if (!part.sentence().isEmpty()) {
+                line("**" + escaped(part.sentence()) + "**");
+            }
+            bullets(part.lines());
+        }
     }
 
     private void fair() {

@@ -2,6 +2,7 @@ package elsom.web.report;
 
 import elsom.core.audit.Audit;
 import elsom.core.next.WhatNext;
+import elsom.core.plan.Plan;
 import elsom.core.results.Findings;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
@@ -9,11 +10,13 @@ import elsom.web.fair.FairMark;
 import elsom.web.fair.Fairness;
 import elsom.web.findings.Money;
 import elsom.web.findings.WorkedOut;
+import elsom.web.kit.Chapters;
 import elsom.web.kit.TrialHeader;
 import elsom.web.next.Chains;
 import elsom.web.trial.Plans;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import org.springframework.stereotype.Component;
@@ -26,9 +29,18 @@ class Reports {
     private final Fairness fairness;
     private final Money money;
     private final Chains chains;
+    private final List<Chapters> features;
     private final Clock clock;
 
-    Reports(Plans plans, WorkedOut workedOut, Fairness fairness, Money money, Chains chains, Clock clock) {
+    Reports(
+            Plans plans,
+            WorkedOut workedOut,
+            Fairness fairness,
+            Money money,
+            Chains chains,
+            List<Chapters> features,
+            Clock clock) {
+        this.features = features;
         this.plans = plans;
         this.workedOut = workedOut;
         this.fairness = fairness;
@@ -47,9 +59,10 @@ class Reports {
         Instant now = clock.instant();
         Findings findings = workedOut.of(record, OptionalInt.empty());
         Audit audit = fairness.of(record, findings);
+        Plan plan = plans.plan(id);
         return new Told(
                 record,
-                plans.plan(id),
+                plan,
                 findings,
                 audit,
                 FairMark.of(record, findings, audit),
@@ -58,6 +71,9 @@ class Reports {
                 chains.of(id),
                 WhatNext.after(chains.ended(record, findings)),
                 plans.amendments(id),
+                features.stream()
+                        .flatMap(feature -> feature.of(record, plan).stream())
+                        .toList(),
                 now);
     }
 }

@@ -9,6 +9,7 @@ import elsom.core.results.Findings;
 import elsom.core.trial.TrialRecord;
 import elsom.web.fair.FairMark;
 import elsom.web.findings.Money;
+import elsom.web.kit.Chapter;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -17,6 +18,7 @@ import java.util.Optional;
  * All that a report tells of a trial.
  *
  * @param money with prices that were typed; empty where none were, or nothing is sold
+ * @param chapters what features tell beside the findings
  * @param proposals what to try next, at most three
  */
 record Told(
@@ -29,4 +31,5 @@ record Told(
         Chain chain,
         List<Proposal> proposals,
         List<Amendment> amendments,
+        List<Chapter> chapters,
         Instant now) {}

@@ -28,7 +28,16 @@ interface TastingMapper {
             UUID token,
             Instant begunAt,
             String station,
-            @Nullable Instant revealedAt) {}
+            @Nullable Instant revealedAt) {
+        Tasting tasting() {
+            return new Tasting(kind, List.of(samples.split("\n")), tasters, seed);
+        }
+
+        /** The same of another trial. */
+        Row of(TrialId other) {
+            return new Row(other, number, kind, samples, tasters, seed, token, begunAt, station, revealedAt);
+        }
+    }
 
     /** An answer about the plate on a place from 0. */
     record AnswerRow(int taster, int place, double answer) {}

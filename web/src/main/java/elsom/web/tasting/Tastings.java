@@ -100,13 +100,7 @@ public class Tastings {
                 .forEach(answer -> answers.computeIfAbsent(answer.taster(), taster -> new LinkedHashMap<>())
                         .put(answer.place(), answer.answer()));
         return new Session(
-                row.trialId(),
-                row.number(),
-                new Round(
-                        new Tasting(row.kind(), List.of(row.samples().split("\n")), row.tasters(), row.seed()),
-                        answers),
-                row.begunAt(),
-                row.revealedAt());
+                row.trialId(), row.number(), new Round(row.tasting(), answers), row.begunAt(), row.revealedAt());
     }
 
     /**

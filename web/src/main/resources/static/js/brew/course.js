@@ -18,13 +18,13 @@ export function saysBrews({ least, lines }) {
 
 function draw(place, chart) {
   const wide = Math.max(300, place.clientWidth);
-  const svg = drawing(place, wide, 2 * HIGH + GAP + 46, saysBrews(chart));
+  const svg = drawing(place, wide, 2 * HIGH + GAP + 22, saysBrews(chart));
   const hours = d3.max(chart.lines.flatMap((line) => line.points.map((point) => point.hours))) || 24;
   const x = d3.scaleLinear().domain([0, hours]).range([48, wide - 130]);
   panel(svg, chart, x, 20, 'oxygen', 'oxygen, mg/L', [0, 10]);
   const warm = chart.lines.flatMap((line) => line.points.map((point) => point.temperature)).filter((v) => v !== undefined);
   panel(svg, chart, x, 20 + HIGH + GAP - 20, 'temperature', 'temperature, °C', [Math.min(15, d3.min(warm) ?? 15), Math.max(25, d3.max(warm) ?? 25)]);
-  svg.append('text').attr('class', 'says').attr('x', wide - 130).attr('y', 2 * HIGH + GAP + 38).attr('text-anchor', 'end').text('hours since it was begun');
+  svg.append('text').attr('class', 'says').attr('x', wide - 130).attr('y', 2 * HIGH + GAP + 16).attr('text-anchor', 'end').text('hours since it was begun');
 }
 
 function panel(svg, chart, x, top, what, label, domain) {

@@ -79,7 +79,16 @@ class BrewPagesIT {
                 .contains("Air stone, stone: active fungi ×", "data-ratios", "data-brews")
                 .contains("Give more air or half the food")
                 .contains("Not on parts that are eaten raw");
-        assertThat(web.get("/trials/" + first + "/findings").statusCode()).isEqualTo(200);
+        assertThat(web.get("/trials/" + first + "/findings").body()).contains("The brews", "Air stone, stone: active");
+    }
+
+    @Test
+    void theReportTellsTheCourseTheStopsAndWhatWentIn() throws Exception {
+        assertThat(web.get("/trials/" + first + "/report").body())
+                .contains("data-brews", "data-ratios", "met the stop rule at", "It went on, because: hose moved")
+                .contains("What went in");
+        assertThat(web.get("/trials/" + first + "/report.md").body())
+                .contains("## The brews", "### Their course", "### What went in", "water 10 L");
     }
 
     @Test

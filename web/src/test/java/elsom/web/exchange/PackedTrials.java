@@ -28,7 +28,7 @@ public final class PackedTrials {
 
     public static byte[] packed(WholeTrial whole) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        TrialPackageWriter.write(whole, ExchangeFixture.START, bytes);
+        TrialPackageWriter.write(whole, List.of(), ExchangeFixture.START, bytes);
         return bytes.toByteArray();
     }
 

@@ -20,9 +20,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
-import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -51,23 +48,14 @@ class ShelfPackageTest {
 
     private static Map<String, String> files(byte[] zip) throws IOException {
         Map<String, String> files = new LinkedHashMap<>();
-        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
-            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
-                files.put(entry.getName(), new String(in.readAllBytes(), StandardCharsets.UTF_8));
-            }
-        }
+        PackedTrials.files(zip).forEach((name, bytes) -> files.put(name, new String(bytes, StandardCharsets.UTF_8)));
         return files;
     }
 
     private static byte[] zipped(Map<String, String> files) throws IOException {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (ZipOutputStream zip = new ZipOutputStream(out)) {
-            for (Map.Entry<String, String> file : files.entrySet()) {
-                zip.putNextEntry(new ZipEntry(file.getKey()));
-                zip.write(file.getValue().getBytes(StandardCharsets.UTF_8));
-            }
-        }
-        return out.toByteArray();
+        Map<String, byte[]> bytes = new LinkedHashMap<>();
+        files.forEach((name, text) -> bytes.put(name, text.getBytes(StandardCharsets.UTF_8)));
+        return PackedTrials.zipped(bytes);
     }
 
     private static Optional<ShelfPackage.Shelf> read(byte[] zip, List<BadRow> problems) {

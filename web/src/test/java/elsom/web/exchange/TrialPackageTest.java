@@ -30,7 +30,6 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -39,7 +38,6 @@ import java.util.Set;
 import java.util.function.Consumer;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
-import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -53,13 +51,13 @@ class TrialPackageTest {
     private final List<BadRow> problems = new ArrayList<>();
 
     private Optional<WholeTrial> read(byte[] zip) {
-        PackageZip.Opened opened = PackageZip.open(new ByteArrayInputStream(zip), problems);
+        PackageZip.Opened opened = PackageZip.open(new ByteArrayInputStream(zip), Set.of(), problems);
         return problems.isEmpty() ? new TrialPackageReader(opened, problems).read() : Optional.empty();
     }
 
     private static byte[] packed(WholeTrial whole) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        TrialPackageWriter.write(whole, ExchangeFixture.START, bytes);
+        TrialPackageWriter.write(whole, List.of(), ExchangeFixture.START, bytes);
         return bytes.toByteArray();
     }
 
@@ -76,22 +74,9 @@ class TrialPackageTest {
     }
 
     private static byte[] changed(byte[] from, Consumer<Map<String, byte[]>> change) throws IOException {
-        Map<String, byte[]> entries = new LinkedHashMap<>();
-        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(from))) {
-            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
-                entries.put(entry.getName(), in.readAllBytes());
-            }
-        }
+        Map<String, byte[]> entries = PackedTrials.files(from);
         change.accept(entries);
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (ZipOutputStream zip = new ZipOutputStream(out)) {
-            for (Map.Entry<String, byte[]> entry : entries.entrySet()) {
-                zip.putNextEntry(new ZipEntry(entry.getKey()));
-                zip.write(entry.getValue());
-                zip.closeEntry();
-            }
-        }
-        return out.toByteArray();
+        return PackedTrials.zipped(entries);
     }
 
     private static String text(Map<String, byte[]> entries, String name) {

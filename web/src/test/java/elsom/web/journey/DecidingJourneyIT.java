@@ -9,10 +9,10 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.test.context.TestPropertySource;
 
 /** From findings to what is done with them: a price, a report on paper and as a file, a follow-up; an old notebook copied in. */
@@ -53,17 +53,27 @@ class DecidingJourneyIT extends BrowserTest {
         assertThat(page.locator(".report")).containsText("At 9 a kg");
         assertThat(page.locator(".report")).containsText("6 treatments (0 mL/L");
         isGoodForAll();
-        Path paper = saved.resolve("report.pdf");
-        Files.write(paper, page.pdf(new Page.PdfOptions().setFormat("A4")));
-        try (PDDocument document = Loader.loadPDF(paper.toFile())) {
-            assertThat(document.getNumberOfPages()).isBetween(1, 4);
-        }
+        assertThat(Printed.pages(page.pdf(new Page.PdfOptions().setFormat("A4"))))
+                .isBetween(1, 4);
         Download file = page.waitForDownload(() -> button("One file (HTML)").click());
         file.saveAs(saved.resolve("report.html"));
         String html = Files.readString(saved.resolve("report.html"));
         assertThat(html)
                 .contains("How strong can digestate water be", "<svg")
                 .doesNotContain("<script", "<link", "<img");
+    }
+
+    /** A series of two endpoints, whose map has the codes of many pots in small letters, and brews with eight: the longest of the demo. */
+    @ParameterizedTest
+    @CsvSource({"Wood vinegar, 5", "First brews, 8"})
+    void aReportIsFourPagesAtMost(String question, double smallestPoints) {
+        open(1280, 800);
+        findings(question);
+        link("Report").click();
+        page.waitForSelector(".contrast-chart svg");
+        byte[] paper = page.pdf(new Page.PdfOptions().setFormat("A4"));
+        assertThat(Printed.pages(paper)).isBetween(1, 4);
+        assertThat(Printed.letters(paper).firstKey()).isGreaterThanOrEqualTo(smallestPoints);
     }
 
     @Test

@@ -14,6 +14,14 @@ import org.apache.pdfbox.text.TextPosition;
 final class Printed {
     private Printed() {}
 
+    static int pages(byte[] pdf) {
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            return document.getNumberOfPages();
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+
     /** What is written in letters of each height in points, smallest first. */
     static TreeMap<Double, String> letters(byte[] pdf) {
         TreeMap<Double, StringBuilder> written = new TreeMap<>();

@@ -72,7 +72,18 @@ class TastingPagesIT {
         assertThat(page("/" + half.number()))
                 .contains("Blind: 7 of 12 are done")
                 .doesNotContain("Friedman");
-        assertThat(web.get("/trials/" + coriander + "/findings").body()).contains("Taste it blind");
+        assertThat(web.get("/trials/" + coriander + "/findings").body())
+                .contains("Taste it blind", "What tasters said", "9 of 12 found the odd one");
+    }
+
+    @Test
+    void theReportTellsWhatIsNoLongerBlindAndNothingElse() throws Exception {
+        assertThat(web.get("/trials/" + coriander + "/report").body())
+                .contains("What tasters said", "9 of 12 found the odd one", "data-points", "Exact binomial at 1/3")
+                .doesNotContain("How well do you like it?");
+        assertThat(web.get("/trials/" + coriander + "/report.md").body())
+                .contains("## What tasters said", "### Which is the odd one?", "- Exact binomial at 1/3")
+                .doesNotContain("How well do you like it?");
     }
 
     @Test

@@ -1,0 +1,48 @@
+package elsom.web.tasting;
+
+import elsom.core.panel.PanelWords;
+import elsom.core.plan.Plan;
+import elsom.core.trial.TrialRecord;
+import elsom.web.kit.Chapter;
+import elsom.web.kit.Chapters;
+import elsom.web.kit.Times;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** What tasters said of a trial's produce, as far as its codes are told. */
+@Component
+class TastingChapter implements Chapters {
+    private final Tastings tastings;
+    private final Clock clock;
+
+    TastingChapter(Tastings tastings, Clock clock) {
+        this.tastings = tastings;
+        this.clock = clock;
+    }
+
+    @Override
+    public Optional<Chapter> of(TrialRecord record, Plan plan) {
+        List<Chapter.Part> parts = tastings.of(record.trial().id()).stream()
+                .filter(session -> session.open() && session.tasted().done() > 0)
+                .map(session -> part(record, session))
+                .toList();
+        return parts.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Chapter(
+                        "What tasters said", "/trials/" + record.trial().id() + "/tasting", parts));
+    }
+
+    private Chapter.Part part(TrialRecord record, Tastings.Session session) {
+        PanelWords words = PanelWords.of(session.tasted());
+        return new Chapter.Part(
+                session.tasting().kind().label() + " "
+                        + Times.day(session.begunAt(), record.trial().zone()) + ", "
+                        + session.tasted().done() + " tasters",
+                words.sentence(),
+                words.lines(),
+                Chapter.Drawing.POINTS,
+                SessionPage.of(record, session, clock.instant()).points());
+    }
+}

@@ -1,0 +1,181 @@
+package elsom.web.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
+
+import elsom.core.brew.BrewReading;
+import elsom.core.brew.Smell;
+import elsom.core.panel.Tasting;
+import elsom.core.plan.APlan;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.UnitCode;
+import elsom.web.AppTest;
+import elsom.web.Web;
+import elsom.web.brew.Brews;
+import elsom.web.tasting.Tastings;
+import elsom.web.trial.Plans;
+import elsom.web.trial.Trials;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** What features keep of a trial goes with its zip and comes back with it. */
+@AppTest
+class PackagePartsIT {
+    private static final Instant AT = Instant.parse("2026-06-02T10:00:00Z");
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private Plans plans;
+
+    @Autowired
+    private Trials trials;
+
+    @Autowired
+    private Tastings tastings;
+
+    @Autowired
+    private Brews brews;
+
+    private Web web;
+
+    @BeforeEach
+    void client() {
+        web = new Web(port);
+    }
+
+    private TrialId started(APlan plan) {
+        TrialId id = plans.begin(plan.plan(), UUID.randomUUID());
+        plans.start(id);
+        return id;
+    }
+
+    private byte[] zip(TrialId id) throws Exception {
+        return web.download("/trials/" + id + "/trial.zip");
+    }
+
+    private HttpResponse<String> sent(byte[] zip, UUID token) throws Exception {
+        return web.upload("/trials/import", "trial.zip", zip, Map.of("token", token.toString()));
+    }
+
+    private TrialId readIn(byte[] zip, UUID token) throws Exception {
+        HttpResponse<String> answer = sent(zip, token);
+        String location = answer.headers().firstValue("location").orElseThrow(() -> new AssertionError(answer.body()));
+        return new TrialId(Long.parseLong(location.replaceAll(".*/trials/", "")));
+    }
+
+    private static byte[] changed(byte[] zip, String file, UnaryOperator<String> change) throws Exception {
+        Map<String, byte[]> files = PackedTrials.files(zip);
+        files.compute(
+                file,
+                (name, bytes) ->
+                        change.apply(new String(bytes, StandardCharsets.UTF_8)).getBytes(StandardCharsets.UTF_8));
+        return PackedTrials.zipped(files);
+    }
+
+    private TrialId tasted() {
+        TrialId id = started(APlan.ofGrowth().list("leaf mould", "wood fibre"));
+        int pair = tastings.begin(
+                id, new Tasting(Tasting.Kind.PAIR, List.of("old, dry", "new"), 2, 5), "Bench A", UUID.randomUUID());
+        tastings.answer(id, pair, 1, 1, 1);
+        tastings.reveal(id, pair);
+        int ranking = tastings.begin(
+                id, new Tasting(Tasting.Kind.RANKING, List.of("a", "b", "c"), 2, 6), "Bench A", UUID.randomUUID());
+        tastings.answer(id, ranking, 2, 2, 1);
+        return id;
+    }
+
+    @Test
+    void tastingsComeBackWithTheirAnswersCodesAndWhatIsStillBlind() throws Exception {
+        TrialId id = tasted();
+        TrialId copy = readIn(zip(id), UUID.randomUUID());
+        assertThat(tastings.of(copy))
+                .extracting(Tastings.Session::number, Tastings.Session::round, Tastings.Session::revealedAt)
+                .containsExactlyElementsOf(tastings.of(id).stream()
+                        .map(one -> tuple(one.number(), one.round(), one.revealedAt()))
+                        .toList());
+    }
+
+    @Test
+    void aZipThatIsSentTwiceMakesOneTrialWithOneSetOfTastings() throws Exception {
+        byte[] zip = zip(tasted());
+        UUID token = UUID.randomUUID();
+        TrialId copy = readIn(zip, token);
+        assertThat(readIn(zip, token)).isEqualTo(copy);
+        assertThat(tastings.of(copy)).hasSize(2);
+    }
+
+    private TrialId brewed() {
+        TrialId id = started(APlan.of("brew").list("plain", "kelp"));
+        UnitCode unit = trials.snapshot(id).units().get(0).code();
+        assertThat(brews.keepRecipe(id, "water stand 24 h\ncompost 15 g/L\nkelp 2 g/L in kelp"))
+                .isEmpty();
+        brews.note(id, visit(unit, 5.4, Smell.SOUR), UUID.randomUUID());
+        brews.decide(id, 1, BrewReading.Decision.GOES_ON, "more air on, again in an hour");
+        brews.note(id, visit(unit, 7.1, null), UUID.randomUUID());
+        return id;
+    }
+
+    private static BrewReading visit(UnitCode unit, double oxygen, @Nullable Smell smell) {
+        return new BrewReading(0, unit, AT, "Bench A", 21.0, oxygen, null, 1.2, null, smell, null, "");
+    }
+
+    @Test
+    void brewsComeBackWithRecipeLogAndWhyOneWentOn() throws Exception {
+        TrialId id = brewed();
+        TrialId copy = readIn(zip(id), UUID.randomUUID());
+        assertThat(brews.recipe(copy)).isEqualTo(brews.recipe(id)).contains("kelp 2 g/L in kelp");
+        assertThat(brews.log(copy)).isEqualTo(brews.log(id)).hasSize(2);
+        assertThat(brews.log(copy).get(0).reason()).isEqualTo("more air on, again in an hour");
+    }
+
+    @Test
+    void aTrialWithoutThemHasNoSuchTables() throws Exception {
+        TrialId id = started(APlan.ofGrowth().list("leaf mould", "wood fibre"));
+        assertThat(PackedTrials.files(zip(id)).keySet())
+                .contains("readings.csv")
+                .doesNotContain("brew_log.csv", "tastings.csv");
+        assertThat(new String(PackedTrials.files(zip(tasted())).get("datapackage.json"), StandardCharsets.UTF_8))
+                .contains("tasting_answers.csv");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            brew_log.csv | SOUR    | FISHY    | smell: “FISHY” is not one of
+            brew_log.csv | ,5.4,   | ,54,     | dissolved oxygen
+            brew_recipe.csv | 15 g/L | 15 parrots | recipe:
+            """)
+    void brewsThatCannotBeAreRefusedWithTheirRowAndNothingIsKept(String file, String was, String is, String says)
+            throws Exception {
+        HttpResponse<String> answer =
+                sent(changed(zip(brewed()), file, text -> text.replace(was, is)), UUID.randomUUID());
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains(file).contains(says);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            tasting_answers.csv | 1,1,1,1.0 | 1,9,1,1.0 | taster 9 can&#39;t have answered
+            tasting_answers.csv | 1,1,1,1.0 | 7,1,1,1.0 | a tasting that is not in tastings.csv
+            tastings.csv | RANKING | GUESSING | kind: “GUESSING” is not one of
+            """)
+    void tastingsThatCannotBeAreRefused(String file, String was, String is, String says) throws Exception {
+        byte[] zip = changed(zip(tasted()), file, text -> text.replace(was, is));
+        HttpResponse<String> answer = sent(zip, UUID.randomUUID());
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains(says);
+    }
+}
