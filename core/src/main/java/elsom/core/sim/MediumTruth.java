@@ -1,9 +1,7 @@
 package elsom.core.sim;
 
 import elsom.core.mix.Mix;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
 
 /**
@@ -33,18 +31,14 @@ public record MediumTruth(
             Map.entry("foamed-glass grit", new MediumTruth(0.24, 0.19, 0.4, 0.0230, 0.04)),
             Map.entry("sheep-wool compost", new MediumTruth(0.33, 0.61, 1.2, 0.0080, 0.13)));
 
+    private static final Materials<MediumTruth> ALL = new Materials<>(KNOWN, MediumTruth::ofMix, MediumTruth::drawn);
+
     /** The truth of a named material; one not known gets its own, always the same. */
     public static MediumTruth of(String material) {
-        String name = material.toLowerCase(Locale.ROOT).strip();
-        MediumTruth known = KNOWN.get(name);
-        if (known != null) {
-            return known;
-        }
-        Optional<Mix> mix = Mix.read(name).filter(read -> read.parts().size() > 1);
-        if (mix.isPresent()) {
-            return ofMix(mix.get());
-        }
-        Random random = new Random(name.hashCode());
+        return ALL.of(material);
+    }
+
+    private static MediumTruth drawn(Random random) {
         return new MediumTruth(
                 0.1 + 0.5 * random.nextDouble(),
                 0.25 + 0.35 * random.nextDouble(),

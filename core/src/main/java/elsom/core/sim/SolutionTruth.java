@@ -1,9 +1,7 @@
 package elsom.core.sim;
 
 import elsom.core.mix.Mix;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
 
 /**
@@ -28,18 +26,15 @@ public record SolutionTruth(double ph, double ecMs, double nitrogenPpm, double r
             Map.entry("gw-32", new SolutionTruth(6.8, 1.6, 150, 1)),
             Map.entry("green-waste compost gw-32", new SolutionTruth(6.8, 1.6, 150, 1)));
 
+    private static final Materials<SolutionTruth> ALL =
+            new Materials<>(KNOWN, SolutionTruth::ofMix, SolutionTruth::drawn);
+
     /** The truth of a named material or mix; one not known gets its own, always the same. */
     public static SolutionTruth of(String material) {
-        String name = material.toLowerCase(Locale.ROOT).strip();
-        SolutionTruth known = KNOWN.get(name);
-        if (known != null) {
-            return known;
-        }
-        Optional<Mix> mix = Mix.read(name).filter(read -> read.parts().size() > 1);
-        if (mix.isPresent()) {
-            return ofMix(mix.get());
-        }
-        Random random = new Random(name.hashCode());
+        return ALL.of(material);
+    }
+
+    private static SolutionTruth drawn(Random random) {
         return new SolutionTruth(
                 5.6 + 1.4 * random.nextDouble(), 0.7 + random.nextDouble(), 70 + 90 * random.nextDouble(), 0);
     }

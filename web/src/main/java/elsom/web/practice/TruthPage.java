@@ -1,11 +1,9 @@
 package elsom.web.practice;
 
-import elsom.core.analysis.Comparison;
 import elsom.core.audit.Audit;
 import elsom.core.audit.Fault;
 import elsom.core.practice.Brief;
 import elsom.core.practice.Decisions;
-import elsom.core.practice.Draft;
 import elsom.core.practice.Judged;
 import elsom.core.practice.Levels;
 import elsom.core.practice.Planned;
@@ -13,10 +11,10 @@ import elsom.core.practice.PracticeBench;
 import elsom.core.practice.Rerun;
 import elsom.core.practice.Seen;
 import elsom.core.practice.Trialled;
+import elsom.core.practice.TruthWords;
 import elsom.core.protocol.water.WaterHolding;
 import elsom.core.quantity.Decimals;
 import elsom.core.results.Shades;
-import elsom.core.stats.Interval;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.BenchMap;
@@ -24,7 +22,6 @@ import elsom.web.kit.Json;
 import elsom.web.kit.Swatch;
 import elsom.web.kit.TrialHeader;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -97,6 +94,7 @@ record TruthPage(
         boolean blocks = own.placing() == Trialled.Placing.BLOCKS;
         Seen seen = Seen.of(record, practice.level(), practice.setting(), practice.truth(), blocks);
         boolean open = judged.brier().isEmpty();
+        Brief.Measured measured = practice.level().brief().measured();
         return new TruthPage(
                 TrialHeader.of(record, now, TrialHeader.Step.FINDINGS),
                 practice.level().brief(),
@@ -106,18 +104,17 @@ record TruthPage(
                 open ? "" : Decimals.percent(called.confidence(), 0) + " % sure",
                 kind.label(),
                 kind == Judged.Kind.WRONG ? "miss" : kind == Judged.Kind.NEEDLESSLY_OPEN ? "open" : "hit",
-                open
-                        ? "“Can’t tell” has no score: it is right where the plan could not tell."
-                        : "Brier score " + Decimals.fixed(judged.brier().getAsDouble(), 2)
-                                + ": 0 is best, 0.25 is what a coin gets.",
+                TruthWords.score(judged),
                 Json.of(drawn(practice, record, seen)),
-                seenWords(practice, seen),
+                TruthWords.difference(measured, seen),
                 List.of(
-                        bar("Your plan", words(own), told),
-                        bar("A fair plan", words(practice.level().fair()), fair)),
-                decisions.stream().map(one -> sentence(one, own, told)).toList(),
-                bias(practice, told),
-                spent(practice.level().brief().budget(), costs),
+                        bar("Your plan", own, told),
+                        bar("A fair plan", practice.level().fair(), fair)),
+                decisions.stream()
+                        .map(one -> TruthWords.decision(one, own, told))
+                        .toList(),
+                TruthWords.bias(measured, told),
+                TruthWords.spent(practice.level().brief().budget(), costs),
                 audit.faults(),
                 audit.grade().label(),
                 light(practice, record),
@@ -138,25 +135,13 @@ record TruthPage(
                                 "/practice/" + level.brief().code())));
     }
 
-    private static Bar bar(String label, String words, Rerun.Tally tally) {
+    private static Bar bar(String label, Trialled plan, Rerun.Tally tally) {
         return new Bar(
                 label,
-                words,
-                percent(tally, tally.right()),
-                percent(tally, tally.cantTell()),
-                percent(tally, tally.wrong()));
-    }
-
-    private static int percent(Rerun.Tally tally, int of) {
-        return (int) Math.round(PERCENT * tally.share(of));
-    }
-
-    private static String words(Trialled plan) {
-        String names =
-                String.join("; ", plan.treatments().stream().map(Draft::shown).toList());
-        return plan.units() + " of each, " + plan.placing().label() + ", up to day "
-                + Decimals.upTo(plan.lastDay(), 1) + ": " + names
-                + (plan.best() > 0 ? "; only the best " + plan.best() + " measured" : "");
+                TruthWords.plan(plan),
+                TruthWords.percent(tally, tally.right()),
+                TruthWords.percent(tally, tally.cantTell()),
+                TruthWords.percent(tally, tally.wrong()));
     }
 
     private static Drawn drawn(Practice practice, TrialRecord record, Seen seen) {
@@ -174,77 +159,6 @@ record TruthPage(
                 seen.rows().stream()
                         .map(row -> new Row(swatches.get(row.number() - 1), row.figures(), row.truth()))
                         .toList());
-    }
-
-    private static String seenWords(Practice practice, Seen seen) {
-        return seen.difference()
-                .map(difference -> "Your trial’s own difference, “" + Draft.shown(difference.treatment()) + "” beside “"
-                        + Draft.shown(difference.comparator()) + "”: " + spanned(practice, difference.comparison())
-                        + ".")
-                .orElse("");
-    }
-
-    private static String spanned(Practice practice, Comparison difference) {
-        boolean percent = practice.level().brief().measured().inPercent()
-                && difference.percent().isPresent();
-        double middle = percent ? difference.percent().getAsDouble() : difference.difference();
-        Optional<Interval> interval = percent ? difference.percentInterval() : difference.interval();
-        return signed(middle)
-                + (percent ? " %" : "")
-                + interval.map(i -> " (95 % interval " + signed(i.low()) + " to " + signed(i.high())
-                                + (percent ? " %" : "") + ")")
-                        .orElse(", without an interval: one unit of each");
-    }
-
-    private static String signed(double value) {
-        String fixed = Decimals.fixed(Math.abs(value), 1);
-        return (value < 0 ? "−" : "+") + fixed;
-    }
-
-    private static String bias(Practice practice, Rerun.Tally told) {
-        if (told.bias().isEmpty()) {
-            return "";
-        }
-        boolean percent = practice.level().brief().measured().inPercent();
-        return !told.biased(percent)
-                ? "Over many reruns your plan is right on average: what it gets wrong is chance."
-                : "Over many reruns your plan is off by " + signed(told.bias().getAsDouble()) + (percent ? " %" : "")
-                        + " on average: that is bias, and more units don’t mend it.";
-    }
-
-    private static String spent(Brief.Budget budget, Planned.Costs costs) {
-        return "It took " + costs.places() + " of " + budget.places() + " places, " + Decimals.fixed(costs.hours(), 1)
-                + " of "
-                + Decimals.fixed(budget.hours(), 0) + " hours and " + Decimals.fixed(costs.money(), 2) + " of "
-                + Decimals.fixed(budget.money(), 0) + " in money"
-                + (costs.within(budget) ? "." : ": more than there was.");
-    }
-
-    private static String sentence(Decisions.Decision decision, Trialled own, Rerun.Tally told) {
-        int now = percent(told, told.right());
-        long then = Math.round(now + PERCENT * decision.gained());
-        Trialled instead = decision.instead();
-        String what = switch (decision.what()) {
-            case UNITS -> own.units() + " of each. With " + instead.units() + " of each";
-            case PLACING ->
-                "Placed " + own.placing().label() + ". Placed "
-                        + (instead.placing() == Trialled.Placing.BLOCKS
-                                ? "in blocks"
-                                : instead.placing().label());
-            case TREATMENTS -> "Without " + missing(own, instead) + ". With it";
-            case LAST_DAY ->
-                "Looked up to day " + Decimals.upTo(own.lastDay(), 1) + ". Up to day "
-                        + Decimals.upTo(instead.lastDay(), 1);
-            case PICKING -> "Only the best " + own.best() + " measured. With all of them";
-        };
-        return what + ", and nothing else changed, it would have told in " + Math.max(0, Math.min(100, then))
-                + " of 100 reruns instead of " + now + ".";
-    }
-
-    private static String missing(Trialled own, Trialled instead) {
-        List<String> missing = new ArrayList<>(instead.treatments());
-        missing.removeAll(own.treatments());
-        return "“" + String.join("”, “", missing.stream().map(Draft::shown).toList()) + "”";
     }
 
     /** The light of every place, in percent of the middle's, coloured like any figure. */
