@@ -1,6 +1,7 @@
 package elsom.web.tasting;
 
 import elsom.core.panel.PanelWords;
+import elsom.core.panel.Tasted;
 import elsom.core.plan.Plan;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.Chapter;
@@ -11,7 +12,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
-/** What tasters said of a trial's produce, as far as its codes are told. */
+/** What panels said of a trial's produce, as far as codes are told; fewer people than a panel say nothing in a report. */
 @Component
 class TastingChapter implements Chapters {
     private final Tastings tastings;
@@ -25,7 +26,7 @@ class TastingChapter implements Chapters {
     @Override
     public Optional<Chapter> of(TrialRecord record, Plan plan) {
         List<Chapter.Part> parts = tastings.of(record.trial().id()).stream()
-                .filter(session -> session.open() && session.tasted().done() > 0)
+                .filter(session -> session.open() && session.tasted().done() >= Tasted.LEAST_PANEL)
                 .map(session -> part(record, session))
                 .toList();
         return parts.isEmpty()

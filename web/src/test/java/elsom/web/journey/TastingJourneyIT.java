@@ -70,7 +70,7 @@ class TastingJourneyIT extends BrowserTest {
     @Test
     void aRankingIsTappedInOrder() {
         open(360, 760);
-        TrialId id = lists.search("digestate", 0, 10).trials().get(0).id();
+        TrialId id = lists.search("rosemary", 0, 10).trials().get(0).id();
         page.navigate("/trials/" + id + "/tasting");
         page.locator("input[value=RANKING]").check();
         field("Tasters").fill("1");
@@ -95,7 +95,7 @@ class TastingJourneyIT extends BrowserTest {
     @Test
     void likingIsScoredPlateByPlate() {
         open(360, 760);
-        TrialId id = lists.search("digestate", 0, 10).trials().get(0).id();
+        TrialId id = lists.search("rosemary", 0, 10).trials().get(0).id();
         page.navigate("/trials/" + id + "/tasting");
         page.locator("input[value=LIKING]").check();
         field("Tasters").fill("6");
