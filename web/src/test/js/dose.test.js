@@ -1,6 +1,5 @@
-import { saysDoses, spread, strips } from '/static/js/findings/dose.js';
-
-const words = { noec: '0.5 %', loec: '1 %', ec10: '1.04 %', ec50: '2.49 %', rate: '0.25 %' };
+import { saysTimes } from '/static/js/findings/dosetimes.js';
+import { saysDoses, spread, strips } from '/static/js/findings/doses.js';
 
 export const tests = {
   'what was not found has no row under the axis': (is) => {
@@ -17,10 +16,14 @@ export const tests = {
     is([off[0], off[3], off[4]], [0, 0, 0]);
   },
   'a chart says its doses': (is) => {
-    const line = { name: 'pea', looks: [{ words }] };
+    const look = { look: 'day 10', noec: 0.5, loec: 1, ec50: { dose: 2.49 }, rate: 0.25 };
     is(
-      saysDoses({ label: 'Injury', factor: 'Vinegar', looks: ['day 10'], lines: [line] }, line, 0),
-      'Injury over Vinegar at day 10, pea. NOEC 0.5 %, LOEC 1 %, EC10 1.04 %, EC50 2.49 %. To work with: 0.25 %.',
+      saysDoses({ name: 'pea', label: 'Injury', factor: 'Vinegar', doseUnit: '%', looks: [look] }, 0),
+      'Injury over Vinegar at day 10, pea. EC50 2.49 %, no harm 0.5 %, harm 1 %, work with 0.25 %',
     );
+    is(saysDoses({ name: '', label: 'Injury', factor: 'Vinegar', doseUnit: '%', looks: [{ look: 'day 1' }] }, 0), 'Injury over Vinegar at day 1. No dose can be told.');
+  },
+  'doses over time are said look by look': (is) => {
+    is(saysTimes([{ look: 'day 1', noec: 4 }, { look: 'day 7', ec10: { dose: 1.3 } }], '%'), 'EC10 and NOEC over time. day 1: NOEC 4 %, EC10 none. day 7: NOEC none, EC10 1.3 %');
   },
 };

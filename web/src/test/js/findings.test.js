@@ -11,7 +11,7 @@ export const tests = {
     is(points(''), []);
   },
   'a course names its threshold by what the trial calls it': (is) => {
-    const line = { swatch: { name: 'bark' }, means: [{ look: 'day 2', value: 31.24 }], threshold: 20 };
+    const line = { treatment: { name: 'bark' }, means: [{ look: 'day 2', value: 31.24 }], threshold: 20 };
     is(saysCourse({ unit: '%', threshold: 'wilting point', lines: [line] }), 'bark: 31.2 % at day 2, not yet under its wilting point');
     is(saysCourse({ unit: '%', threshold: 'wilting point', lines: [{ ...line, crossing: { hours: 60 } }] }), 'bark: 31.2 % at day 2, under its wilting point after 2.5 days');
   },
@@ -32,7 +32,7 @@ export const tests = {
     is(low < -3 && high > 6, true);
   },
   'a chart says its intervals and answers': (is) => {
-    const rows = [{ swatch: { name: 'dip' }, comparator: 'none', low: 1, high: 4, answer: 'BETTER' }, { swatch: { name: 'kelp' }, comparator: 'none', low: 2, answer: 'WORSE' }];
+    const rows = [{ treatment: { name: 'dip' }, comparator: 'none', low: 1, high: 4, answer: 'BETTER' }, { treatment: { name: 'kelp' }, comparator: 'none', low: 2, answer: 'WORSE' }];
     is(saysContrasts({ unit: 'g', rows }), "dip beside none: 1.0 to 4.0 g, better. kelp beside none: 2.0 or more g, worse");
   },
   'an interaction says each mean, and what is not there': (is) => {

@@ -6,7 +6,6 @@ import elsom.core.plan.Plan;
 import elsom.core.quantity.Dimension;
 import elsom.core.results.Findings;
 import elsom.core.results.JudgedQuestion;
-import elsom.core.results.Section;
 import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
@@ -34,9 +33,7 @@ public record AuditCase(Plan plan, TrialRecord record, Findings findings, List<A
 
     /** Questions that were judged. */
     List<JudgedQuestion> questions() {
-        return findings.sections(Section.Contrasts.class).stream()
-                .map(Section.Contrasts::question)
-                .toList();
+        return findings.sections(JudgedQuestion.class).stream().toList();
     }
 
     String name(int treatment) {

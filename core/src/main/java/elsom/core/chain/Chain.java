@@ -4,7 +4,6 @@ import elsom.core.analysis.Comparison;
 import elsom.core.plan.FollowUp;
 import elsom.core.plan.Origin;
 import elsom.core.results.JudgedQuestion;
-import elsom.core.results.Section;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -35,8 +34,8 @@ public record Chain(List<Stage> stages) {
         for (Stage stage : stages) {
             Set<Repeat.Key> told = new HashSet<>();
             stage.findings()
-                    .ifPresent(findings -> findings.sections(Section.Contrasts.class)
-                            .forEach(section -> of(stage, section.question(), told, byKey, names)));
+                    .ifPresent(findings -> findings.sections(JudgedQuestion.class)
+                            .forEach(question -> of(stage, question, told, byKey, names)));
         }
         return byKey.entrySet().stream()
                 .filter(entry -> entry.getValue().size() > 1)

@@ -2,11 +2,11 @@ package elsom.core.chain;
 
 import elsom.core.analysis.Answer;
 import elsom.core.audit.Grade;
+import elsom.core.figure.FigureKind;
 import elsom.core.plan.Direction;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Sentence;
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.results.FigureKind;
 import elsom.core.results.Verdict;
 import elsom.core.results.Wording;
 import elsom.core.stats.Interval;

@@ -3,7 +3,7 @@ package elsom.core.chain;
 import elsom.core.analysis.Comparison;
 import elsom.core.analysis.EndpointKind;
 import elsom.core.audit.Grade;
-import elsom.core.results.FigureKind;
+import elsom.core.figure.FigureKind;
 import elsom.core.results.JudgedQuestion;
 import elsom.core.stats.Summary;
 import java.time.Instant;

@@ -8,7 +8,6 @@ import elsom.core.plan.Plan;
 import elsom.core.plan.Treatments;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.results.DoseResult;
-import elsom.core.results.Section;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -21,9 +20,8 @@ final class Bracket implements Proposer {
 
     @Override
     public Optional<Proposal> after(Ended trial) {
-        Optional<DoseResult> doses = trial.findings().sections(Section.Doses.class).stream()
-                .map(Section.Doses::result)
-                .findFirst();
+        Optional<DoseResult> doses =
+                trial.findings().sections(DoseResult.class).stream().findFirst();
         Optional<Factor> factor = doses.flatMap(result -> trial.plan().treatments().factors().stream()
                 .filter(one -> one.name().equals(result.factor())
                         && (one.kind() == FactorKind.DOSE || one.kind() == FactorKind.SHARE)

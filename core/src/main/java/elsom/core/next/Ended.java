@@ -9,7 +9,6 @@ import elsom.core.plan.Plan;
 import elsom.core.plan.PlanCopy;
 import elsom.core.results.Findings;
 import elsom.core.results.JudgedQuestion;
-import elsom.core.results.Section;
 import elsom.core.trial.TrialRecord;
 import java.time.Instant;
 import java.util.List;
@@ -27,9 +26,7 @@ import java.util.stream.Collectors;
 public record Ended(Plan plan, TrialRecord record, Findings findings, Audit audit, Instant start, long seed) {
     /** Questions that were judged, in the order asked. */
     List<JudgedQuestion> questions() {
-        return findings.sections(Section.Contrasts.class).stream()
-                .map(Section.Contrasts::question)
-                .toList();
+        return findings.sections(JudgedQuestion.class).stream().toList();
     }
 
     List<Comparison> comparisons() {

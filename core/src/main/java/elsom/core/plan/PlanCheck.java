@@ -122,7 +122,7 @@ public final class PlanCheck {
         for (Association.Tied tied : Association.tied(TreatmentAttributes.of(plan))) {
             flag(
                     Flag.Severity.CAUTION,
-                    capital(tied.one().name()) + " and " + tied.other().name() + " change together.",
+                    Sentence.capital(tied.one().name()) + " and " + tied.other().name() + " change together.",
                     "Whatever comes out, you can't say which of the two did it.",
                     "Keep one the same, or add the treatments that have one without the other.");
         }
@@ -360,9 +360,5 @@ public final class PlanCheck {
                     "Whoever moved them may remember which was which.",
                     "Draw again without moves, or let somebody else set up.");
         }
-    }
-
-    private static String capital(String text) {
-        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
     }
 }

@@ -6,6 +6,8 @@ import java.math.RoundingMode;
 
 /** Numbers as text: a point for decimals, no thousands separator, a proper minus sign. */
 public final class Decimals {
+    private static final double SMALLEST_P = 0.0001;
+
     private Decimals() {}
 
     /** Exactly this many decimals, as in a column of figures. */
@@ -31,6 +33,11 @@ public final class Decimals {
         BigDecimal number = BigDecimal.valueOf(value).round(new MathContext(digits, RoundingMode.HALF_UP));
         BigDecimal plain = number.stripTrailingZeros();
         return minus(plain.scale() < 0 ? plain.setScale(0) : plain);
+    }
+
+    /** A probability as it is read in a table: two decimals, four below 0.01, and no smaller than can be told. */
+    public static String p(double p) {
+        return p < SMALLEST_P ? "< 0.0001" : fixed(p, p < 0.01 ? 4 : 2);
     }
 
     private static String minus(BigDecimal number) {

@@ -9,4 +9,9 @@ public final class Sentence {
         boolean code = name.length() > 1 && !Character.isLowerCase(name.charAt(1)) && name.charAt(1) != ' ';
         return name.isEmpty() || code ? name : Character.toLowerCase(name.charAt(0)) + name.substring(1);
     }
+
+    /** The same with a capital first. */
+    public static String capital(String words) {
+        return words.isEmpty() ? words : Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
 }

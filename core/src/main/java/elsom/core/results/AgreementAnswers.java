@@ -1,6 +1,9 @@
 package elsom.core.results;
 
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.section.Amount;
+import elsom.core.section.Cell;
 import elsom.core.stats.Agreement;
 import elsom.core.stats.Interval;
 import elsom.core.stats.Outcome;
@@ -43,7 +46,7 @@ final class AgreementAnswers implements Analysis {
         List<AgreementResult.Row> rows = new ArrayList<>();
         groups.forEach((group, scores) -> row(record, group, scores).ifPresent(rows::add));
         if (!rows.isEmpty()) {
-            findings.section(new Section.Agreed(new AgreementResult(rows, REMARKS)));
+            findings.section(new AgreementResult(rows, REMARKS));
         }
     }
 
@@ -69,21 +72,24 @@ final class AgreementAnswers implements Analysis {
                 group.look().name(),
                 String.join(", ", stations.stream().distinct().toList()) + " and " + group.station(),
                 first.size(),
-                agreement.asOptional().map(a -> with(a.kappa(), a.kappa95())).orElse("–"),
-                agreement.asOptional().map(a -> with(a.icc(), a.icc95())).orElse("–"),
+                agreement.asOptional().map(a -> with(a.kappa(), a.kappa95())).orElseGet(() -> Cell.none(Cell.NONE)),
+                agreement.asOptional().map(a -> with(a.icc(), a.icc95())).orElseGet(() -> Cell.none(Cell.NONE)),
                 agreement
                         .asOptional()
                         .map(a -> with(a.difference(), a.difference95()))
-                        .orElseGet(() -> agreement.whyNot().orElse("–"))));
+                        .orElseGet(() -> Cell.none(agreement.whyNot().orElse(Cell.NONE)))));
     }
 
     private static double[] numbers(List<Double> values) {
         return values.stream().mapToDouble(Double::doubleValue).toArray();
     }
 
-    private static String with(double value, Optional<Interval> interval) {
-        return Decimals.fixed(value, 2)
-                + interval.map(i -> " (" + Decimals.fixed(i.low(), 2) + " to " + Decimals.fixed(i.high(), 2) + ")")
-                        .orElse("");
+    private static Cell with(double value, Optional<Interval> interval) {
+        return Cell.number(
+                Decimals.fixed(value, 2)
+                        + interval.map(i ->
+                                        " (" + Decimals.fixed(i.low(), 2) + " to " + Decimals.fixed(i.high(), 2) + ")")
+                                .orElse(""),
+                Amount.of(value, UnitOfMeasure.COUNT).within(interval));
     }
 }

@@ -2,6 +2,7 @@ package elsom.core.results;
 
 import elsom.core.analysis.Comparison;
 import elsom.core.analysis.Interaction;
+import elsom.core.figure.FigureKind;
 import elsom.core.flag.Scene;
 import elsom.core.plan.Measure;
 import elsom.core.trial.EndpointCode;
@@ -72,10 +73,10 @@ public final class AskedQuestions implements Analysis {
                     Optional.of(new EndpointCode(question.kind().code()))));
             findings.flags(question.flags());
         }
-        judged.forEach(question -> findings.section(new Section.Contrasts(question)));
+        judged.forEach(question -> findings.section(question));
         judge.factorial().forEach(question -> interaction(question, findings));
         ranked(judged, comparable.apply(evidence), findings);
-        judge.weighted().ifPresent(weighted -> findings.section(new Section.Weighed(weighted)));
+        judge.weighted().ifPresent(weighted -> findings.section(weighted));
     }
 
     private static void interaction(JudgedQuestion question, Findings.Draft findings) {
@@ -83,7 +84,7 @@ public final class AskedQuestions implements Analysis {
         found.ifPresent(interaction -> {
             Verdict verdict = Wording.interaction(question, interaction);
             findings.answer(Findings.Answered.unasked(verdict).about(question.kind()));
-            findings.section(new Section.InteractionPicture(question, verdict));
+            findings.section(new InteractionPicture(question, verdict));
         });
     }
 
@@ -105,8 +106,7 @@ public final class AskedQuestions implements Analysis {
             for (Set<Integer> among : ranked) {
                 if (among.size() > 2 && among.size() <= MOST_RANKED) {
                     JudgedQuestion first = alike.get(0);
-                    findings.section(
-                            new Section.Ranked(Ranking.of(first, List.copyOf(among), margin(first)), List.of()));
+                    findings.section(Ranking.of(first, List.copyOf(among), margin(first)));
                 }
             }
         });

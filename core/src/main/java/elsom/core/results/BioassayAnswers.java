@@ -4,6 +4,7 @@ import elsom.core.diagnosis.Diagnosis;
 import elsom.core.diagnosis.NextTest;
 import elsom.core.diagnosis.Seen;
 import elsom.core.dose.DoseEffect;
+import elsom.core.figure.FigureKind;
 import elsom.core.plan.Measure;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.stats.Outcome;
@@ -45,9 +46,9 @@ public final class BioassayAnswers implements Analysis {
                 .sorted(Comparator.comparing(BioassayResult::injurious).reversed())
                 .forEach(result -> {
                     findings.answer(BioassayWording.of(result));
-                    findings.section(new Section.Diagnosed(result));
+                    findings.section(result);
                     if (result.injurious()) {
-                        findings.section(new Section.Doses(shares(evidence, result)));
+                        findings.section(shares(evidence, result));
                     }
                 }));
     }

@@ -4,7 +4,10 @@ import elsom.core.diagnosis.Cause;
 import elsom.core.diagnosis.Diagnosis;
 import elsom.core.diagnosis.IndicatorGroup;
 import elsom.core.diagnosis.NextTest;
+import elsom.core.section.Account;
+import elsom.core.section.Section;
 import elsom.core.trial.Look;
+import elsom.core.trial.TrialRecord;
 import java.util.List;
 import java.util.Optional;
 
@@ -25,7 +28,13 @@ public record BioassayResult(
         List<Species> species,
         Optional<String> refused,
         Optional<Diagnosis> diagnosis,
-        Optional<NextTest> next) {
+        Optional<NextTest> next)
+        implements Section {
+    @Override
+    public Account account(TrialRecord record) {
+        return BioassayAccount.of(this);
+    }
+
     /**
      * A plant in which it was tested.
      *

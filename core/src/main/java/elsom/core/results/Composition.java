@@ -1,5 +1,6 @@
 package elsom.core.results;
 
+import elsom.core.figure.GroupKey;
 import java.util.List;
 
 /**

@@ -1,5 +1,7 @@
 package elsom.core.results;
 
+import elsom.core.figure.FigureKind;
+import elsom.core.figure.GroupKey;
 import elsom.core.stats.Interval;
 import elsom.core.trial.UnitCode;
 import java.util.List;

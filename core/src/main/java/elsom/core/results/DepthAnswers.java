@@ -2,6 +2,10 @@ package elsom.core.results;
 
 import elsom.core.plan.Measure;
 import elsom.core.quantity.Decimals;
+import elsom.core.section.Amount;
+import elsom.core.section.Cell;
+import elsom.core.section.Column;
+import elsom.core.section.Table;
 import elsom.core.series.Measurand;
 import elsom.core.series.Sensed;
 import elsom.core.series.SeriesSummary;
@@ -9,6 +13,7 @@ import elsom.core.stats.Interval;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
 import elsom.core.trial.Reading;
+import elsom.core.trial.Treatment;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import java.util.ArrayList;
@@ -20,6 +25,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 
 /** Salt at the depths of a probe: how far it rose at each, and whether it came back; of every trial that senses it. */
@@ -40,6 +46,9 @@ final class DepthAnswers implements Analysis {
                     + " measure sodium, calcium and magnesium where SAR is to be judged.");
 
     /** A treatment at one depth. */
+    /** A treatment with all its depths. */
+    private record Profile(Treatment treatment, List<AtDepth> depths) {}
+
     private record AtDepth(Sensed sensed, RiseAndReturn course) {
         double matters() {
             return Math.max(
@@ -80,7 +89,7 @@ final class DepthAnswers implements Analysis {
 
     private static void add(Evidence evidence, Measurand what, List<Measure> measures, Findings.Draft findings) {
         TrialRecord record = evidence.record();
-        List<TableResult.Row> rows = new ArrayList<>();
+        List<Profile> profiles = new ArrayList<>();
         for (int arm = 0; arm < record.treatments().size(); arm++) {
             List<AtDepth> depths = new ArrayList<>();
             for (Measure measure : measures) {
@@ -89,20 +98,41 @@ final class DepthAnswers implements Analysis {
             if (depths.size() == measures.size()) {
                 verdict(record.treatments().get(arm).name(), what, depths)
                         .ifPresent(verdict -> findings.answer(Findings.Answered.unasked(verdict)));
-                rows.add(new TableResult.Row(
-                        arm, depths.stream().map(DepthAnswers::cell).toList()));
+                profiles.add(new Profile(record.treatments().get(arm), depths));
             }
         }
-        if (!rows.isEmpty()) {
-            findings.section(new Section.Table(new TableResult(
-                    what.axis() + " over depth: first → most → last",
+        if (!profiles.isEmpty()) {
+            String title = what.axis() + " over depth";
+            findings.section(new TableResult(
+                    title,
                     evidence.lookOf(measures.get(0).endpoint().code()).orElseThrow(),
-                    measures.stream()
-                            .map(measure -> centimetres(Objects.requireNonNull(measure.sensed())))
-                            .toList(),
-                    rows,
-                    REMARKS)));
+                    Table.of("depths", title, columns(what, measures), profiles),
+                    REMARKS));
         }
+    }
+
+    /** For each depth what it was first, at its most, and last. */
+    private static List<Column<Profile>> columns(Measurand what, List<Measure> measures) {
+        List<Column<Profile>> columns = new ArrayList<>();
+        columns.add(Column.cells("Treatment", profile -> Cell.of(profile.treatment())));
+        for (int i = 0; i < measures.size(); i++) {
+            int at = i;
+            String depth = centimetres(Objects.requireNonNull(measures.get(i).sensed()));
+            String unit = what.unit().symbol();
+            columns.add(Column.numbers(
+                    depth, "first", unit, profile -> cell(profile.depths().get(at), RiseAndReturn::first)));
+            columns.add(Column.numbers(
+                    depth, "most", unit, profile -> cell(profile.depths().get(at), RiseAndReturn::peak)));
+            columns.add(Column.numbers(
+                    depth, "last", unit, profile -> cell(profile.depths().get(at), RiseAndReturn::last)));
+        }
+        return columns;
+    }
+
+    private static Cell cell(AtDepth depth, ToIntFunction<RiseAndReturn> when) {
+        double value = depth.course().mean(when.applyAsInt(depth.course()));
+        return Cell.number(
+                depth.shown(value), Amount.of(value, depth.sensed().what().unit()));
     }
 
     private static Optional<AtDepth> depth(Evidence evidence, int arm, Measure measure) {
@@ -127,12 +157,6 @@ final class DepthAnswers implements Analysis {
 
     private static String centimetres(Sensed sensed) {
         return Decimals.upTo(sensed.depthCm(), 1) + " cm";
-    }
-
-    private static String cell(AtDepth depth) {
-        RiseAndReturn course = depth.course();
-        return depth.shown(course.mean(0)) + " → " + depth.shown(course.mean(course.peak())) + " → "
-                + depth.shown(course.mean(course.last()));
     }
 
     /** A sentence for a treatment at all depths; empty where nothing rose or there is but one look. */

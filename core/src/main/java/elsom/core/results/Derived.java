@@ -1,5 +1,6 @@
 package elsom.core.results;
 
+import elsom.core.figure.FigureKind;
 import elsom.core.trial.Look;
 import elsom.core.trial.UnitCode;
 import java.util.Map;

@@ -4,6 +4,7 @@ import elsom.core.analysis.EndpointKind;
 import elsom.core.analysis.Observations;
 import elsom.core.dose.DoseEffect;
 import elsom.core.dose.WorkingRate;
+import elsom.core.figure.FigureKind;
 import elsom.core.flag.Scene;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Factor;
@@ -57,7 +58,7 @@ public final class DoseAnswers implements Analysis {
                 .ifPresent(factor -> asked(evidence)
                         .forEach(measure -> result(evidence, factor, measure).ifPresent(result -> {
                             findings.answer(DoseWording.of(result));
-                            findings.section(new Section.Doses(result));
+                            findings.section(result);
                         })));
     }
 

@@ -2,10 +2,14 @@ package elsom.core.results;
 
 import elsom.core.dose.DoseEffect;
 import elsom.core.dose.WorkingRate;
+import elsom.core.figure.FigureKind;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.section.Account;
+import elsom.core.section.Section;
 import elsom.core.stats.Outcome;
 import elsom.core.trial.Look;
+import elsom.core.trial.TrialRecord;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -27,7 +31,13 @@ public record DoseResult(
         OptionalDouble labelRate,
         String crop,
         Look look,
-        List<Line> lines) {
+        List<Line> lines)
+        implements Section {
+    @Override
+    public Account account(TrialRecord record) {
+        return new DoseAccount(record, this).account();
+    }
+
     /** What doses are of. */
     public enum By {
         STRENGTH("strength"),

@@ -1,5 +1,7 @@
 package elsom.core.results;
 
+import elsom.core.figure.FigureKind;
+import elsom.core.figure.GroupKey;
 import elsom.core.plan.Measure;
 import elsom.core.stats.Summary;
 import elsom.core.trial.Bench;
@@ -27,7 +29,7 @@ public final class EndpointCourses implements Analysis {
                 .toList();
         for (Bench bench : evidence.record().benches()) {
             if (!repeated.isEmpty()) {
-                findings.section(new Section.Courses(
+                findings.section(new Courses(
                         bench.number(),
                         "Over time",
                         repeated.stream()

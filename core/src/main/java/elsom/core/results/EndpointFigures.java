@@ -1,8 +1,15 @@
 package elsom.core.results;
 
+import elsom.core.figure.Figure;
+import elsom.core.figure.FigureKind;
+import elsom.core.figure.GroupFigure;
+import elsom.core.figure.GroupKey;
+import elsom.core.figure.GroupResult;
+import elsom.core.figure.UnitResult;
 import elsom.core.plan.Measure;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Sentence;
+import elsom.core.section.Section;
 import elsom.core.stats.Summary;
 import elsom.core.trial.Bench;
 import elsom.core.trial.CountedOf;
@@ -46,7 +53,7 @@ public final class EndpointFigures implements Analysis {
                             .filter(group -> group.key().bench() == bench.number()
                                     && !group.figures().isEmpty())
                             .toList();
-                    return new Section.Figures(
+                    return new Figures(
                             bench.number(),
                             kinds.stream()
                                     .filter(kind -> here.stream()

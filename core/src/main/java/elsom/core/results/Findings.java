@@ -1,9 +1,14 @@
 package elsom.core.results;
 
+import elsom.core.figure.FigureKind;
+import elsom.core.figure.GroupKey;
+import elsom.core.figure.GroupResult;
+import elsom.core.figure.UnitResult;
 import elsom.core.flag.Flag;
 import elsom.core.flag.UncheckedMeter;
 import elsom.core.flag.UnevenCare;
 import elsom.core.plan.WateringSchool;
+import elsom.core.section.Section;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
 import elsom.core.trial.UnitCode;

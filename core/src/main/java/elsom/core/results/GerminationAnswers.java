@@ -1,9 +1,15 @@
 package elsom.core.results;
 
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.section.Amount;
+import elsom.core.section.Cell;
+import elsom.core.section.Column;
+import elsom.core.section.Table;
 import elsom.core.seedling.Dish;
 import elsom.core.seedling.GerminationCourse;
 import elsom.core.seedling.GerminationIndex;
+import elsom.core.stats.Interval;
 import elsom.core.stats.Outcome;
 import elsom.core.stats.Proportion;
 import elsom.core.stats.Summary;
@@ -20,6 +26,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
@@ -34,8 +41,6 @@ public final class GerminationAnswers implements Analysis {
 
     /** From which salts alone hold tender seeds back, mS/cm. */
     private static final double SALTY = 2;
-
-    private static final String NONE = "–";
 
     /** A treatment's dishes; {@code k} of {@code n} seeds germinated in all of them. */
     private record Side(int arm, List<Dish> dishes, int k, int n) {}
@@ -60,7 +65,7 @@ public final class GerminationAnswers implements Analysis {
                 .ifPresent(clean -> {
                     Optional<String> invalid = invalid(clean);
                     findings.answer(answer(record, sides, clean, look.get(), invalid));
-                    findings.section(new Section.Table(table(evidence, sides, clean, look.get())));
+                    findings.section(table(evidence, sides, clean, look.get()));
                 });
     }
 
@@ -176,28 +181,26 @@ public final class GerminationAnswers implements Analysis {
     }
 
     private static TableResult table(Evidence evidence, List<Side> sides, Side control, Look look) {
-        List<String> columns = new ArrayList<>(List.of(
-                "Germinated", "95 % interval", "Roots", "Germination index", "Class", "Vitality index", "Half by"));
-        Optional<Look> salt = known(evidence, EC).flatMap(code -> evidence.lookOf(code));
-        Optional<Look> acid = known(evidence, PH).flatMap(code -> evidence.lookOf(code));
-        salt.ifPresent(at -> columns.add("EC of the extract"));
-        acid.ifPresent(at -> columns.add("pH"));
-        List<TableResult.Row> rows = new ArrayList<>();
-        for (Side side : sides) {
-            List<String> cells = new ArrayList<>(cells(evidence, side, control));
-            salt.ifPresent(at -> cells.add(mean(evidence, side, EC, at)
-                    .map(ec -> Decimals.fixed(ec, 1) + " mS/cm" + (ec > SALTY ? ", salty" : ""))
-                    .orElse(NONE)));
-            acid.ifPresent(at -> cells.add(mean(evidence, side, PH, at)
-                    .map(ph -> Decimals.fixed(ph, 1))
-                    .orElse(NONE)));
-            rows.add(new TableResult.Row(side.arm(), cells));
-        }
+        List<Column<Side>> columns = new ArrayList<>(List.of(
+                Column.cells("Treatment", side -> Cell.of(evidence.record().treatment(side.arm() + 1))),
+                Column.numbers("Germinated", GerminationAnswers::germinated),
+                Column.numbers("95 % interval", GerminationAnswers::interval),
+                Column.numbers("Roots", side -> roots(side, control)),
+                Column.numbers("Germination index", side -> share(side, control, GerminationIndex::index)),
+                Column.words("Class", side -> kind(side, control)),
+                Column.numbers(
+                        "Vitality index", side -> share(side, control, GerminationIndex::vitalityOverControlProducts)),
+                Column.numbers("Half by", side -> half(evidence, side))));
+        known(evidence, EC)
+                .flatMap(evidence::lookOf)
+                .ifPresent(at -> columns.add(Column.numbers("EC of the extract", side -> salt(evidence, side, at))));
+        known(evidence, PH)
+                .flatMap(evidence::lookOf)
+                .ifPresent(at -> columns.add(Column.numbers("pH", side -> acid(evidence, side, at))));
         return new TableResult(
                 "Germination and roots",
                 look,
-                columns,
-                rows,
+                Table.of("germination", "Germination and roots", columns, sides),
                 List.of(
                         "Germination index (G/Gc)·(L/Lc) with lengths as means of dish means; classes of Zucconi and"
                                 + " others 1981: below 50 % hinders strongly, to 80 % somewhat, above not, above 100 % helps.",
@@ -206,23 +209,64 @@ public final class GerminationAnswers implements Analysis {
                                 + " of all seeds of a treatment together."));
     }
 
-    private static List<String> cells(Evidence evidence, Side side, Side control) {
+    private static Cell germinated(Side side) {
         Proportion share = new Proportion(side.k(), side.n());
-        Optional<GerminationIndex> found = index(side, control).asOptional();
-        OptionalDouble half = course(evidence, side).t50Farooq();
-        boolean itself = side.arm() == control.arm();
-        return List.of(
+        return Cell.number(
                 side.k() + " of " + side.n() + ", " + Decimals.percent(share.share(), 0) + " %",
-                Decimals.percent(share.wilson95().low(), 0) + " to "
-                        + Decimals.percent(share.wilson95().high(), 0) + " %",
-                found.flatMap(one -> one.sample().rootMm().stream().boxed().findFirst())
-                        .map(mm -> Decimals.fixed(mm, 1) + " mm")
-                        .orElse(NONE),
-                found.map(one -> Decimals.percent(one.index(), 0) + " %").orElse(NONE),
-                itself ? "control" : found.map(one -> effect(100 * one.index())).orElse(NONE),
-                found.map(one -> Decimals.percent(one.vitalityOverControlProducts(), 0) + " %")
-                        .orElse(NONE),
-                half.isPresent() ? Decimals.fixed(24 * half.getAsDouble(), 0) + " h" : NONE);
+                Amount.of(share.share(), UnitOfMeasure.FRACTION).within(share.wilson95()));
+    }
+
+    private static Cell interval(Side side) {
+        Interval wilson = new Proportion(side.k(), side.n()).wilson95();
+        return Cell.none(Decimals.percent(wilson.low(), 0) + " to " + Decimals.percent(wilson.high(), 0) + " %");
+    }
+
+    private static Cell roots(Side side, Side control) {
+        return index(side, control)
+                .asOptional()
+                .flatMap(one -> one.sample().rootMm().stream().boxed().findFirst())
+                .map(mm -> Cell.number(Decimals.fixed(mm, 1) + " mm", Amount.of(mm, UnitOfMeasure.MILLIMETRE)))
+                .orElseGet(() -> Cell.none(Cell.NONE));
+    }
+
+    private static Cell share(Side side, Side control, ToDoubleFunction<GerminationIndex> of) {
+        return index(side, control)
+                .asOptional()
+                .map(of::applyAsDouble)
+                .map(share -> Cell.number(Decimals.percent(share, 0) + " %", Amount.of(share, UnitOfMeasure.FRACTION)))
+                .orElseGet(() -> Cell.none(Cell.NONE));
+    }
+
+    private static String kind(Side side, Side control) {
+        return side.arm() == control.arm()
+                ? "control"
+                : index(side, control)
+                        .asOptional()
+                        .map(one -> effect(100 * one.index()))
+                        .orElse(Cell.NONE);
+    }
+
+    private static Cell half(Evidence evidence, Side side) {
+        OptionalDouble days = course(evidence, side).t50Farooq();
+        return days.isPresent()
+                ? Cell.number(
+                        Decimals.fixed(24 * days.getAsDouble(), 0) + " h",
+                        Amount.of(24 * days.getAsDouble(), UnitOfMeasure.HOUR))
+                : Cell.none(Cell.NONE);
+    }
+
+    private static Cell salt(Evidence evidence, Side side, Look at) {
+        return mean(evidence, side, EC, at)
+                .map(ec -> Cell.number(
+                        Decimals.fixed(ec, 1) + " mS/cm" + (ec > SALTY ? ", salty" : ""),
+                        Amount.of(ec, UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE)))
+                .orElseGet(() -> Cell.none(Cell.NONE));
+    }
+
+    private static Cell acid(Evidence evidence, Side side, Look at) {
+        return mean(evidence, side, PH, at)
+                .map(ph -> Cell.number(Decimals.fixed(ph, 1), Amount.of(ph, UnitOfMeasure.PH)))
+                .orElseGet(() -> Cell.none(Cell.NONE));
     }
 
     /** New germinations at each look, of all dishes of a treatment. */

@@ -4,10 +4,14 @@ import elsom.core.analysis.Answer;
 import elsom.core.analysis.Ask;
 import elsom.core.analysis.Judgement;
 import elsom.core.analysis.Observations;
+import elsom.core.figure.FigureKind;
 import elsom.core.flag.Flag;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Stated;
+import elsom.core.section.Account;
+import elsom.core.section.Section;
 import elsom.core.trial.Look;
+import elsom.core.trial.TrialRecord;
 import java.util.List;
 
 /**
@@ -33,7 +37,13 @@ public record JudgedQuestion(
         Ask ask,
         Judgement judgement,
         List<AtLook> overTime,
-        List<Flag> flags) {
+        List<Flag> flags)
+        implements Section {
+    @Override
+    public Account account(TrialRecord record) {
+        return new ContrastsAccount(record, this).account();
+    }
+
     /** What a question says at a look: an answer for each comparison, in the order of the judgement's. */
     public record AtLook(Look look, List<Answer> answers) {
         public AtLook {

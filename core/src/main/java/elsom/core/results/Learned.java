@@ -1,5 +1,7 @@
 package elsom.core.results;
 
+import elsom.core.figure.GroupFigure;
+import elsom.core.figure.GroupResult;
 import elsom.core.material.LotFigure;
 import elsom.core.material.Origin;
 import elsom.core.mix.Mix;

@@ -4,6 +4,7 @@ import elsom.core.analysis.Ask;
 import elsom.core.analysis.Comparison;
 import elsom.core.analysis.Judge;
 import elsom.core.analysis.Observations;
+import elsom.core.figure.FigureKind;
 import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
 import elsom.core.plan.Measure;
@@ -49,7 +50,7 @@ public final class PlantBackAnswers implements Analysis {
             PlantBackResult result = result(evidence, injury.get(), time);
             if (!result.sowings().isEmpty()) {
                 findings.answer(PlantBackWording.of(result));
-                findings.section(new Section.PlantBack(result));
+                findings.section(result);
             }
         }
     }

@@ -1,9 +1,14 @@
 package elsom.core.results;
 
+import elsom.core.figure.FigureKind;
+import elsom.core.section.Account;
+import elsom.core.section.Section;
+import elsom.core.seedling.HalfLives;
 import elsom.core.seedling.InjuryDecline;
 import elsom.core.stats.Interval;
 import elsom.core.stats.Outcome;
 import elsom.core.trial.Look;
+import elsom.core.trial.TrialRecord;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -24,7 +29,18 @@ public record PlantBackResult(
         double limit,
         List<Sowing> sowings,
         Outcome<InjuryDecline> decline,
-        Outcome<InjuryDecline.Day> dayAtLimit) {
+        Outcome<InjuryDecline.Day> dayAtLimit)
+        implements Section {
+    @Override
+    public Account account(TrialRecord record) {
+        return account(record, HalfLives.USUAL);
+    }
+
+    /** The same with what is left of a substance by other half-lives. */
+    public Account account(TrialRecord record, HalfLives halfLives) {
+        return new PlantBackAccount(record, this, halfLives).account();
+    }
+
     /** How far a sowing is clean. */
     public enum Clean {
         YES("clean within the limit"),

@@ -6,6 +6,7 @@ import elsom.core.analysis.Comparison;
 import elsom.core.analysis.Judge;
 import elsom.core.analysis.Judgement;
 import elsom.core.analysis.Observations;
+import elsom.core.figure.FigureKind;
 import elsom.core.flag.Flags;
 import elsom.core.flag.Scene;
 import elsom.core.plan.Direction;

@@ -6,6 +6,15 @@ import elsom.core.analysis.Comparison;
 import elsom.core.analysis.Judge;
 import elsom.core.analysis.Judgement;
 import elsom.core.analysis.Observations;
+import elsom.core.figure.FigureKind;
+import elsom.core.quantity.Sentence;
+import elsom.core.section.Account;
+import elsom.core.section.Cell;
+import elsom.core.section.Column;
+import elsom.core.section.Part;
+import elsom.core.section.Section;
+import elsom.core.section.Table;
+import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -21,7 +30,35 @@ import java.util.stream.IntStream;
  * @param look the look's name
  * @param places the best first
  */
-public record Ranking(FigureKind kind, String look, List<Placed> places) {
+public record Ranking(FigureKind kind, String look, List<Placed> places) implements Section {
+    @Override
+    public Account account(TrialRecord record) {
+        return Account.of("ranking", "Best to worst by " + Sentence.inside(kind.label()))
+                .about(look)
+                .part(Part.of(Table.of(
+                        "places",
+                        "Best to worst by " + Sentence.inside(kind.label()),
+                        List.of(
+                                Column.<Placed>numbers("Place", placed -> Cell.none(placed.show())),
+                                Column.cells(
+                                        "Treatment",
+                                        placed -> Cell.of(record.treatment(placed.arm() + 1))
+                                                .with(
+                                                        placed.alike().isEmpty()
+                                                                ? ""
+                                                                : "as good as " + String.join(", ", placed.alike()))),
+                                Column.numbers(
+                                        "Mean",
+                                        placed -> Double.isFinite(placed.mean())
+                                                ? Cell.shown(kind.finer(), placed.mean())
+                                                : Cell.none("not yet")),
+                                Column.words("Letters", Placed::letters)),
+                        places)))
+                .note("A place such as 1–3 says that these units can't part the first from the third. “As good as” is"
+                        + " said only where a difference that matters is ruled out.")
+                .build();
+    }
+
     /**
      * A treatment's place.
      *

@@ -44,6 +44,10 @@ record RiseAndReturn(List<Look> looks, List<Map<UnitCode, Double>> byLook) {
     }
 
     /** The index of the look with the highest mean, the first of equals. */
+    int first() {
+        return 0;
+    }
+
     int peak() {
         return IntStream.range(0, looks.size())
                 .boxed()

@@ -2,6 +2,11 @@ package elsom.core.results;
 
 import elsom.core.chemistry.Sodium;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.section.Amount;
+import elsom.core.section.Cell;
+import elsom.core.section.Column;
+import elsom.core.section.Table;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
@@ -14,7 +19,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.OptionalDouble;
-import java.util.stream.IntStream;
 
 /** Sodium before, at its peak and after leaching: how much it rose, and whether it came back. */
 public final class SodiumAnswers implements Analysis {
@@ -55,7 +59,7 @@ public final class SodiumAnswers implements Analysis {
         Look last = looks.get(looks.size() - 1);
         courses.forEach(course -> findings.answer(Findings.Answered.unasked(
                 verdict(record.treatments().get(course.arm()).name(), course.ratios()))));
-        findings.section(new Section.Table(table(courses, looks, last)));
+        findings.section(table(evidence.record(), courses, looks, last));
     }
 
     private static Map<UnitCode, Double> ratios(TrialRecord record, int arm, Look look) {
@@ -135,31 +139,31 @@ public final class SodiumAnswers implements Analysis {
         return Decimals.fixed(ratio, 1);
     }
 
-    private static TableResult table(List<Course> courses, List<Look> looks, Look last) {
-        List<String> columns = new ArrayList<>();
-        looks.forEach(look -> {
-            columns.add("SAR, " + look.name());
-            columns.add("ESP");
-        });
+    private static Cell ratio(double ratio) {
+        return Cell.number(shown(ratio), Amount.of(ratio, UnitOfMeasure.COUNT));
+    }
+
+    private static Cell share(double ratio) {
+        double percent = Sodium.exchangeablePercent(ratio);
+        return Cell.number(Decimals.fixed(percent, 1) + " %", Amount.of(percent / 100, UnitOfMeasure.FRACTION));
+    }
+
+    private static TableResult table(TrialRecord record, List<Course> courses, List<Look> looks, Look last) {
+        List<Column<Course>> columns = new ArrayList<>();
+        columns.add(Column.cells("Treatment", course -> Cell.of(record.treatment(course.arm() + 1))));
+        for (int i = 0; i < looks.size(); i++) {
+            int look = i;
+            columns.add(Column.numbers(
+                    "SAR, " + looks.get(i).name(),
+                    course -> ratio(course.ratios().mean(look))));
+            columns.add(Column.numbers(
+                    "ESP, " + looks.get(i).name(),
+                    course -> share(course.ratios().mean(look))));
+        }
         return new TableResult(
                 "Sodium over time",
                 last,
-                columns,
-                courses.stream()
-                        .map(course -> new TableResult.Row(
-                                course.arm(),
-                                IntStream.range(0, looks.size())
-                                        .boxed()
-                                        .flatMap(look -> List.of(
-                                                shown(course.ratios().mean(look)),
-                                                Decimals.fixed(
-                                                                Sodium.exchangeablePercent(course.ratios()
-                                                                        .mean(look)),
-                                                                1)
-                                                        + " %")
-                                                .stream())
-                                        .toList()))
-                        .toList(),
+                Table.of("sodium", "Sodium over time", columns, courses),
                 List.of("SAR = Na/√((Ca + Mg)/2) in meq/L; ESP by SAR, 100 q/(1 + q) with q = −0.0126 + 0.01475 SAR"
                         + " (Richards 1954). Depths are treatments of their own: give them as a factor."));
     }

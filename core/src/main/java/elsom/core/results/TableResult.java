@@ -1,26 +1,30 @@
 package elsom.core.results;
 
+import elsom.core.section.Account;
+import elsom.core.section.Part;
+import elsom.core.section.Section;
+import elsom.core.section.Table;
 import elsom.core.trial.Look;
+import elsom.core.trial.TrialRecord;
 import java.util.List;
 
 /**
  * Numbers that need no picture.
  *
- * @param columns their headings
- * @param rows one for each treatment, with a cell for each column
+ * @param table a row for each treatment
  * @param remarks how they were worked out, and where their classes come from
  */
-public record TableResult(String title, Look look, List<String> columns, List<Row> rows, List<String> remarks) {
-    /** A treatment, by its index. */
-    public record Row(int arm, List<String> cells) {
-        public Row {
-            cells = List.copyOf(cells);
-        }
+public record TableResult(String title, Look look, Table table, List<String> remarks) implements Section {
+    public TableResult {
+        remarks = List.copyOf(remarks);
     }
 
-    public TableResult {
-        columns = List.copyOf(columns);
-        rows = List.copyOf(rows);
-        remarks = List.copyOf(remarks);
+    @Override
+    public Account account(TrialRecord record) {
+        return Account.of(table.key(), title)
+                .about(look.name())
+                .part(Part.of(table))
+                .notes(remarks)
+                .build();
     }
 }

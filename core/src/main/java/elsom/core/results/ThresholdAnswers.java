@@ -3,6 +3,7 @@ package elsom.core.results;
 import elsom.core.curve.SalinityResponse;
 import elsom.core.curve.XyData;
 import elsom.core.dose.DoseEffect;
+import elsom.core.figure.FigureKind;
 import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
 import elsom.core.plan.Measure;
@@ -55,7 +56,7 @@ public final class ThresholdAnswers implements Analysis {
             findings.answer(Findings.Answered.unasked(ThresholdWording.of(result))
                     .about(result.yield())
                     .with(ThresholdWording.details(result, factors.get(0))));
-            findings.section(new Section.Threshold(result));
+            findings.section(result);
         }
     }
 

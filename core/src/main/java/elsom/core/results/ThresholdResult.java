@@ -2,9 +2,13 @@ package elsom.core.results;
 
 import elsom.core.curve.SalinityResponse;
 import elsom.core.dose.DoseEffect;
+import elsom.core.figure.FigureKind;
 import elsom.core.quantity.Dimension;
+import elsom.core.section.Account;
+import elsom.core.section.Section;
 import elsom.core.stats.Outcome;
 import elsom.core.trial.Look;
+import elsom.core.trial.TrialRecord;
 import java.util.List;
 
 /**
@@ -23,7 +27,13 @@ public record ThresholdResult(
         List<Point> points,
         Outcome<SalinityResponse> fit,
         DoseEffect.Tested tested,
-        List<Strength> strengths) {
+        List<Strength> strengths)
+        implements Section {
+    @Override
+    public Account account(TrialRecord record) {
+        return new ThresholdAccount(record, this).account();
+    }
+
     /** A unit: the salinity it had, the mean over its looks, and its yield; {@code arm} is its treatment's index. */
     public record Point(String unit, int arm, double salinity, double yield) {}
 

@@ -45,7 +45,7 @@ public final class TitrationAnswers implements Analysis {
             findings.answer(Findings.Answered.unasked(verdict(result))
                     .with(details(result))
                     .about(PH));
-            findings.section(new Section.LimeCurve(result));
+            findings.section(result);
         }
     }
 

@@ -3,9 +3,12 @@ package elsom.core.results;
 import elsom.core.chemistry.LimeDose;
 import elsom.core.chemistry.Titration;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.section.Account;
+import elsom.core.section.Section;
 import elsom.core.stats.Interval;
 import elsom.core.stats.Outcome;
 import elsom.core.trial.Look;
+import elsom.core.trial.TrialRecord;
 import java.util.List;
 import java.util.Optional;
 
@@ -27,7 +30,13 @@ public record TitrationResult(
         Outcome<Titration> curve,
         double halfWidth,
         Optional<Drift> drift,
-        double unitMl) {
+        double unitMl)
+        implements Section {
+    @Override
+    public Account account(TrialRecord record) {
+        return new TitrationAccount(record, this).account();
+    }
+
     /** A jar; {@code arm} is its treatment's index. */
     public record Jar(String unit, int arm, double amount, double ph) {}
 

@@ -4,6 +4,8 @@ import elsom.core.claim.Checked;
 import elsom.core.claim.Claim;
 import elsom.core.claim.Order;
 import elsom.core.claim.Sample;
+import elsom.core.figure.Figure;
+import elsom.core.figure.FigureKind;
 import elsom.core.stats.Group;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;

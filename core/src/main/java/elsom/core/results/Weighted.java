@@ -1,10 +1,22 @@
 package elsom.core.results;
 
 import elsom.core.analysis.Observations;
+import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Sentence;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.section.Account;
+import elsom.core.section.Amount;
+import elsom.core.section.Cell;
+import elsom.core.section.Column;
+import elsom.core.section.Part;
+import elsom.core.section.Section;
+import elsom.core.section.Table;
+import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
@@ -14,11 +26,45 @@ import java.util.stream.IntStream;
  * @param parts the endpoints with their weights
  * @param order the best first
  */
-public record Weighted(List<Part> parts, List<Scored> order, List<Turned> turned) {
+public record Weighted(List<Weight> parts, List<Scored> order, List<Turned> turned) implements Section {
+    @Override
+    public Account account(TrialRecord record) {
+        return Account.of("weighed", "All together, by weight")
+                .about(parts.stream()
+                        .map(part -> Sentence.inside(part.label()) + " × " + Decimals.upTo(part.weight(), 2))
+                        .collect(Collectors.joining(", ")))
+                .part(Part.of(
+                        Table.of(
+                                "scores",
+                                "Weighed places",
+                                List.of(
+                                        Column.<Scored>numbers(
+                                                "Place", scored -> Cell.count(order.indexOf(scored) + 1)),
+                                        Column.cells(
+                                                "Treatment", scored -> Cell.of(record.treatment(scored.arm() + 1))),
+                                        Column.numbers("Of 100", Weighted::ofHundred)),
+                                order),
+                        Table.of(
+                                "turned",
+                                "Who leads when one weight is turned",
+                                List.of(
+                                        Column.<Turned>words("Weight of", Turned::label),
+                                        Column.words("half as large", Turned::lower),
+                                        Column.words("half as large again", Turned::higher)),
+                                turned)))
+                .note(
+                        steady()
+                                ? "The same treatment leads whichever weight is half as large or half as large again."
+                                : "Who leads depends on the weights: see below. The scatter between units is not in this"
+                                        + " order.")
+                .method("", List.of("Each endpoint from 0 for the worst mean to 1 for the best, times its weight."))
+                .build();
+    }
+
     private static final double TURN = 0.5;
 
     /** An endpoint's weight. */
-    public record Part(String label, double weight) {}
+    public record Weight(String label, double weight) {}
 
     /** A treatment's weighed mean, 0 to 1. */
     public record Scored(int arm, String name, double score) {}
@@ -61,7 +107,7 @@ public record Weighted(List<Part> parts, List<Scored> order, List<Turned> turned
                     any.name(best(scores(standings, i, 1 + TURN)))));
         }
         return new Weighted(
-                standings.stream().map(s -> new Part(s.label(), s.weight())).toList(), order, turned);
+                standings.stream().map(s -> new Weight(s.label(), s.weight())).toList(), order, turned);
     }
 
     private static List<Double> shares(JudgedQuestion question) {
@@ -75,6 +121,11 @@ public record Weighted(List<Part> parts, List<Scored> order, List<Turned> turned
             means[i] = high > low ? (higher ? means[i] - low : high - means[i]) / (high - low) : 0.5;
         }
         return Arrays.stream(means).boxed().toList();
+    }
+
+    private static Cell ofHundred(Scored scored) {
+        return Cell.number(
+                Decimals.percent(scored.score(), 0) + " of 100", Amount.of(scored.score(), UnitOfMeasure.FRACTION));
     }
 
     private static double[] scores(List<Standing> standings, int turned, double by) {

@@ -5,6 +5,7 @@ import elsom.core.analysis.Comparison;
 import elsom.core.analysis.EndpointKind;
 import elsom.core.analysis.Interaction;
 import elsom.core.analysis.MainEffect;
+import elsom.core.figure.FigureKind;
 import elsom.core.plan.Direction;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Sentence;
@@ -15,7 +16,6 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -336,7 +336,8 @@ public final class Wording {
         }
         return new Verdict(
                 Firmness.DIFFERENT,
-                capital(factor) + " does not do the same everywhere: " + wording.does(found.first()) + " in " + first
+                Sentence.capital(factor) + " does not do the same everywhere: " + wording.does(found.first()) + " in "
+                        + first
                         + ", "
                         + wording.does(found.second()) + " in " + second + "; the two differ by " + size + " in "
                         + wording.what() + ".",
@@ -382,9 +383,5 @@ public final class Wording {
         return "Over all levels of the rest, " + effect.level() + " beside " + effect.against() + ": "
                 + difference(kind, effect.difference()) + " (" + interval(kind, effect.interval()) + "), "
                 + words(effect.answer()) + ".";
-    }
-
-    private static String capital(String text) {
-        return text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
     }
 }

@@ -1,9 +1,13 @@
 package elsom.core.results;
 
 import elsom.core.plan.Measure;
+import elsom.core.section.Cell;
+import elsom.core.section.Column;
+import elsom.core.section.Table;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
 import elsom.core.trial.Reading;
+import elsom.core.trial.Treatment;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,21 +23,16 @@ final class WrittenAnswers implements Analysis {
         TrialRecord record = evidence.record();
         for (Measure measure : evidence.written()) {
             List<Look> looks = evidence.looksOf(measure.endpoint().code());
-            List<TableResult.Row> rows = new ArrayList<>();
-            for (int arm = 0; arm < record.treatments().size(); arm++) {
-                int treatment = arm + 1;
-                rows.add(new TableResult.Row(
-                        arm,
-                        looks.stream()
-                                .map(look -> said(record, measure, look, treatment))
-                                .toList()));
-            }
-            findings.section(new Section.Table(new TableResult(
-                    measure.endpoint().name(),
+            List<Column<Treatment>> columns = new ArrayList<>();
+            columns.add(Column.cells("Treatment", Cell::of));
+            looks.forEach(look -> columns.add(
+                    Column.words(look.name(), treatment -> said(record, measure, look, treatment.number()))));
+            String name = measure.endpoint().name();
+            findings.section(new TableResult(
+                    name,
                     looks.get(looks.size() - 1),
-                    looks.stream().map(Look::name).toList(),
-                    rows,
-                    REMARKS)));
+                    Table.of("written", name, columns, record.treatments()),
+                    REMARKS));
         }
     }
 

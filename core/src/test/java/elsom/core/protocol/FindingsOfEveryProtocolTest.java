@@ -13,8 +13,10 @@ import elsom.core.plan.Question;
 import elsom.core.plan.Stated;
 import elsom.core.protocol.water.WaterHolding;
 import elsom.core.results.Evidence;
+import elsom.core.results.Figures;
 import elsom.core.results.Findings;
-import elsom.core.results.Section;
+import elsom.core.results.JudgedQuestion;
+import elsom.core.results.Ranking;
 import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.ExperimentalUnit;
@@ -80,22 +82,16 @@ class FindingsOfEveryProtocolTest {
                         List.of(), 0, measure.endpoint().code(), Direction.HIGHER, 0, false, Stated.BEFORE_START))
                 .plan();
         Findings findings = protocol.findings(Evidence.of(plan, read(plan, measure), OptionalInt.empty()));
-        Section.Contrasts contrasts = findings.sections(Section.Contrasts.class).get(0);
-        assertThat(contrasts.question().kind().code())
-                .isEqualTo(measure.endpoint().code().value());
-        List<Comparison> comparisons = contrasts.question().judgement().comparisons();
+        JudgedQuestion question = findings.sections(JudgedQuestion.class).get(0);
+        assertThat(question.kind().code()).isEqualTo(measure.endpoint().code().value());
+        List<Comparison> comparisons = question.judgement().comparisons();
         assertThat(comparisons)
                 .as(named + comparisons)
                 .extracting(Comparison::answer)
                 .containsExactly(Answer.BETTER, Answer.CANT_TELL);
-        assertThat(findings.sections(Section.Ranked.class)
-                        .get(0)
-                        .ranking()
-                        .places()
-                        .get(0)
-                        .arm())
+        assertThat(findings.sections(Ranking.class).get(0).places().get(0).arm())
                 .isEqualTo(BETTER - 1);
-        assertThat(findings.sections(Section.Figures.class)).isNotEmpty();
+        assertThat(findings.sections(Figures.class)).isNotEmpty();
         // A kind with an answer of its own may first say that a control like this one allows none.
         assertThat(findings.answers())
                 .anySatisfy(answer -> assertThat(answer.verdict().sentence()).contains("new"));

@@ -93,9 +93,7 @@ public final class ABioassay {
     }
 
     public List<BioassayResult> lots() {
-        return new ArrayList<>(found().sections(Section.Diagnosed.class).stream()
-                .map(Section.Diagnosed::result)
-                .toList());
+        return new ArrayList<>(found().sections(BioassayResult.class).stream().toList());
     }
 
     /** How much of GW-32 is in a treatment. */

@@ -10,6 +10,7 @@ import elsom.core.analysis.Observations;
 import elsom.core.analysis.Observations.Better;
 import elsom.core.analysis.Observed;
 import elsom.core.analysis.Value;
+import elsom.core.figure.FigureKind;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Stated;
 import elsom.core.quantity.UnitOfMeasure;

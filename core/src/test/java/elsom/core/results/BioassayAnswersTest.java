@@ -28,9 +28,7 @@ class BioassayAnswersTest {
     }
 
     private static List<BioassayResult> results(Findings findings) {
-        return findings.sections(Section.Diagnosed.class).stream()
-                .map(Section.Diagnosed::result)
-                .toList();
+        return findings.sections(BioassayResult.class).stream().toList();
     }
 
     @Test
@@ -59,7 +57,7 @@ class BioassayAnswersTest {
     @Test
     void injuryByShareHasItsOwnLineForEachPlantAndNoShareToWorkWith() {
         Findings findings = found(ABioassay::auxin, ABioassay.SEEDLINGS, MIXES);
-        DoseResult shares = findings.sections(Section.Doses.class).get(0).result();
+        DoseResult shares = findings.sections(DoseResult.class).get(0);
         assertThat(shares.factor()).isEqualTo("Share of GW-32");
         assertThat(shares.lines()).extracting(DoseResult.Line::name).containsExactly("pea", "barley");
         assertThat(shares.lines().get(0).effect().levels())

@@ -58,6 +58,6 @@ class BioassayWordingTest {
                         "GW-32 at day 21, lift roots: no injury of marigold was shown up to 100 %. Nothing here points"
                                 + " to a contaminant.");
         assertThat(answer.details()).isEmpty();
-        assertThat(clean.found().sections(Section.Doses.class)).isEmpty();
+        assertThat(clean.found().sections(DoseResult.class)).isEmpty();
     }
 }

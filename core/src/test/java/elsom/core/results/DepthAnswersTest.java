@@ -75,9 +75,9 @@ class DepthAnswersTest {
                     .contains("at 15 cm rose from 0.62 to 2.02 mS/cm (most) and has not come back (1.00 left");
             assertThat(verdict.firmness()).isEqualTo(Verdict.Firmness.WORSE);
         });
-        TableResult table = findings.sections(Section.Table.class).get(0).result();
-        assertThat(table.columns()).containsExactly("5 cm", "15 cm");
-        assertThat(table.rows().get(1).cells()).containsExactly("0.62 → 3.02 → 0.62", "0.62 → 2.02 → 1.62");
+        TableResult table = findings.sections(TableResult.class).get(0);
+        assertThat(Tables.headings(table)).containsExactly("5 cm", "5 cm", "5 cm", "15 cm", "15 cm", "15 cm");
+        assertThat(Tables.cells(table, 1)).containsExactly("0.62", "3.02", "0.62", "0.62", "2.02", "1.62");
     }
 
     @Test

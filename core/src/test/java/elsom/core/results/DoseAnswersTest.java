@@ -61,7 +61,7 @@ class DoseAnswersTest {
     }
 
     private static DoseResult result(Findings findings) {
-        return findings.sections(Section.Doses.class).get(0).result();
+        return findings.sections(DoseResult.class).get(0);
     }
 
     @Test
@@ -146,7 +146,7 @@ class DoseAnswersTest {
                                 .read("height", 2, 5, 6, 7, 6)
                                 .record(),
                         OptionalInt.empty()));
-        assertThat(findings.sections(Section.Doses.class)).isEmpty();
+        assertThat(findings.sections(DoseResult.class)).isEmpty();
         assertThat(plan.asked().measure(new EndpointCode("height"))).isPresent();
     }
 }

@@ -62,24 +62,19 @@ class GerminationAnswersTest {
         assertThat(findings.answers().get(0).verdict().sentence())
                 .isEqualTo("At 72 h: extract of GW-32 hinders strongly (germination index 25 %).");
         assertThat(findings.answers().get(0).verdict().firmness()).isEqualTo(Verdict.Firmness.WORSE);
-        TableResult table = findings.sections(Section.Table.class).get(0).result();
-        List<String> cells = table.rows().get(1).cells();
+        TableResult table = findings.sections(TableResult.class).get(0);
+        List<String> cells = Tables.cells(table, 1);
         assertThat(cells).contains("20 of 40, 50 %", "20.0 mm", "25 %", "hinders strongly", "3.4 mS/cm, salty", "6.8");
         // Wilson's interval of 20 of 40 is 0.352 to 0.648.
         assertThat(cells).contains("35 to 65 %");
-        assertThat(table.rows().get(0).cells()).contains("control");
+        assertThat(Tables.cells(table, 0)).contains("control");
         assertThat(table.remarks()).anyMatch(said -> said.contains("Zucconi"));
     }
 
     @Test
     void halfHaveGerminatedWhereTheCountsCrossTheHalf() {
-        List<String> control = found(CONTROL, HELD, 40, 20)
-                .sections(Section.Table.class)
-                .get(0)
-                .result()
-                .rows()
-                .get(0)
-                .cells();
+        List<String> control = Tables.cells(
+                found(CONTROL, HELD, 40, 20).sections(TableResult.class).get(0), 0);
         // 24 of 40 by 24 h from 0: the 20th at 20 h.
         assertThat(control).contains("20 h");
     }

@@ -153,9 +153,8 @@ class LotSignsTest {
                 + ",mine\n";
         ABioassay trial = ABioassay.of(ABioassay.SEEDLINGS, ABioassay.SHARES).scored(ABioassay::auxin);
         BioassayResult result = trial.foundAt(4, Likelihoods.parse(new StringReader(own)))
-                .sections(Section.Diagnosed.class)
-                .get(0)
-                .result();
+                .sections(BioassayResult.class)
+                .get(0);
         assertThat(result.injurious()).isTrue();
         assertThat(result.contaminant()).isEmpty();
         assertThat(trial.lots().get(0).contaminant()).contains(Cause.AUXIN);

@@ -43,7 +43,7 @@ class PlantBackAnswersTest {
     }
 
     private static PlantBackResult result(Findings findings) {
-        return findings.sections(Section.PlantBack.class).get(0).result();
+        return findings.sections(PlantBackResult.class).get(0);
     }
 
     private static double gone(double day) {

@@ -55,10 +55,15 @@ class SodiumAnswersTest {
 
     @Test
     void theTableHasRatioAndShareAtEachLook() {
-        TableResult table =
-                found(60, 700, 66).sections(Section.Table.class).get(0).result();
-        assertThat(table.columns())
-                .containsExactly("SAR, baseline", "ESP", "SAR, peak", "ESP", "SAR, after leaching", "ESP");
-        assertThat(table.rows().get(1).cells()).hasSize(6).contains("12.5");
+        TableResult table = found(60, 700, 66).sections(TableResult.class).get(0);
+        assertThat(Tables.headings(table))
+                .containsExactly(
+                        "SAR, baseline",
+                        "ESP, baseline",
+                        "SAR, peak",
+                        "ESP, peak",
+                        "SAR, after leaching",
+                        "ESP, after leaching");
+        assertThat(Tables.cells(table, 1)).hasSize(6).contains("12.5");
     }
 }

@@ -62,7 +62,7 @@ class ThresholdAnswersTest {
     }
 
     private static ThresholdResult result(Findings findings) {
-        return findings.sections(Section.Threshold.class).get(0).result();
+        return findings.sections(ThresholdResult.class).get(0);
     }
 
     @Test

@@ -61,7 +61,7 @@ class TitrationAnswersTest {
     }
 
     private static TitrationResult result(Findings findings) {
-        return findings.sections(Section.LimeCurve.class).get(0).result();
+        return findings.sections(TitrationResult.class).get(0);
     }
 
     /** Sulfur: pH falls, and a target is found on the way down. */

@@ -66,8 +66,7 @@ class WorkedEndpointsTest {
     void isJudgedLikeAnyOther() {
         Plan plan = stout();
         Findings findings = findings(plan, read(plan));
-        JudgedQuestion question =
-                findings.sections(Section.Contrasts.class).get(0).question();
+        JudgedQuestion question = findings.sections(JudgedQuestion.class).get(0);
         assertThat(question.kind().show(question.judgement().means().get(0))).isEqualTo("4.00 cm/mm");
         assertThat(question.judgement().means().get(1)).isCloseTo(2, within(1e-9));
         assertThat(question.judgement().comparisons().get(0).answer()).isEqualTo(Answer.BETTER);
@@ -122,8 +121,7 @@ class WorkedEndpointsTest {
                         .plan(),
                 slow);
         Findings findings = findings(plan, read(plan));
-        JudgedQuestion question =
-                findings.sections(Section.Contrasts.class).get(0).question();
+        JudgedQuestion question = findings.sections(JudgedQuestion.class).get(0);
         assertThat(question.observations().units())
                 .filteredOn(one -> one.value() instanceof elsom.core.analysis.Value.NotYet)
                 .hasSize(2);

@@ -20,8 +20,8 @@ import elsom.core.protocol.Protocols;
 import elsom.core.quantity.Typed;
 import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
-import elsom.core.results.Section;
 import elsom.core.results.TableResult;
+import elsom.core.results.Tables;
 import elsom.core.results.UnitValues;
 import java.time.Instant;
 import java.util.List;
@@ -92,10 +92,10 @@ class KindsOfReadingTest {
         Findings findings = Protocols.find(plan.protocol())
                 .orElseThrow()
                 .findings(Evidence.of(plan, measured.record(), OptionalInt.empty()));
-        TableResult told = findings.sections(Section.Table.class).get(0).result();
+        TableResult told = findings.sections(TableResult.class).get(0);
         assertThat(told.title()).isEqualTo("Roots in words");
-        assertThat(told.rows().get(1).cells()).containsExactly(unit.code() + " tips brown, 2 of 3");
-        assertThat(told.rows().get(0).cells()).containsExactly("–");
+        assertThat(Tables.cells(told, 1)).containsExactly(unit.code() + " tips brown, 2 of 3");
+        assertThat(Tables.cells(told, 0)).containsExactly("–");
         assertThat(findings.kinds()).noneMatch(kind -> kind.code().equals("root-words"));
     }
 

@@ -9,7 +9,6 @@ import elsom.core.protocol.Protocols;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.results.AgreementResult;
 import elsom.core.results.Evidence;
-import elsom.core.results.Section;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -97,14 +96,13 @@ class SecondScoresTest {
         AgreementResult result = Protocols.find(record.trial().protocol())
                 .orElseThrow()
                 .findings(Evidence.of(plan, record.with(record.beside().again(scores)), OptionalInt.empty()))
-                .sections(Section.Agreed.class)
-                .get(0)
-                .result();
+                .sections(AgreementResult.class)
+                .get(0);
         assertThat(result.rows()).singleElement().satisfies(row -> {
             assertThat(row.stations()).isEqualTo("Bench A and Bench B");
             assertThat(row.n()).isEqualTo(12);
-            assertThat(row.difference()).startsWith("0.25 (");
-            assertThat(row.kappa()).startsWith("0.9");
+            assertThat(row.difference().shown()).startsWith("0.25 (");
+            assertThat(row.kappa().shown()).startsWith("0.9");
         });
     }
 

@@ -1,10 +1,10 @@
 package elsom.web.exchange;
 
+import elsom.core.figure.Figure;
 import elsom.core.mix.Quarantine;
 import elsom.core.plan.Plan;
 import elsom.core.protocol.water.WaterKinds;
 import elsom.core.quantity.Decimals;
-import elsom.core.results.Figure;
 import elsom.core.results.Findings;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Texture;

@@ -1,6 +1,5 @@
 package elsom.web.findings;
 
-import elsom.core.results.Section;
 import elsom.core.results.ThresholdResult;
 import elsom.web.kit.TrialHeader;
 import elsom.web.platform.NotFound;
@@ -27,8 +26,7 @@ class BlendingController {
             @RequestParam(defaultValue = "30") String drain,
             Model model) {
         OpenFindings.Found found = open.of(trial);
-        ThresholdResult result = found.findings().sections(Section.Threshold.class).stream()
-                .map(Section.Threshold::result)
+        ThresholdResult result = found.findings().sections(ThresholdResult.class).stream()
                 .filter(ThresholdResult::byEc)
                 .findFirst()
                 .orElseThrow(() -> new NotFound(

@@ -1,7 +1,7 @@
 package elsom.web.findings;
 
 import elsom.core.claim.Checked;
-import elsom.core.results.FigureKind;
+import elsom.core.figure.FigureKind;
 import elsom.core.results.TrialClaim;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.TrialRecord;

@@ -20,7 +20,6 @@ public record DrawnSection(boolean ofBench, String html) {
         return new DrawnSection(
                 section.ofBench(),
                 templates.process(
-                        new TemplateSpec("findings/sections", Set.of(section.fragment()), TemplateMode.HTML, null),
-                        context));
+                        new TemplateSpec("findings/sections", Set.of("section"), TemplateMode.HTML, null), context));
     }
 }

@@ -1,11 +1,11 @@
 package elsom.web.findings;
 
+import elsom.core.figure.FigureKind;
+import elsom.core.figure.GroupKey;
+import elsom.core.figure.UnitResult;
 import elsom.core.material.Lot;
 import elsom.core.plan.Plan;
-import elsom.core.results.FigureKind;
 import elsom.core.results.Findings;
-import elsom.core.results.GroupKey;
-import elsom.core.results.UnitResult;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.fair.FairMark;

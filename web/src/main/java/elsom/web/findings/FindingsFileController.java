@@ -4,7 +4,6 @@ import elsom.core.flag.JudgementData;
 import elsom.core.flag.JudgementInput;
 import elsom.core.results.Findings;
 import elsom.core.results.JudgedQuestion;
-import elsom.core.results.Section;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.ClosedPage;
@@ -35,7 +34,13 @@ class FindingsFileController {
     }
 
     /** All findings of a trial. */
-    record FindingsData(long trial, String question, String look, List<QuestionData> questions) {}
+    record FindingsData(
+            long trial,
+            String question,
+            String look,
+            List<FindingsFile.Answer> answers,
+            List<FindingsFile.SectionData> sections,
+            List<QuestionData> questions) {}
 
     /** A question with its answer, and what was judged, ready for {@code bin/calc}. */
     record QuestionData(
@@ -61,8 +66,10 @@ class FindingsFileController {
                 trial,
                 record.trial().question(),
                 record.look(findings.comparedAt()).map(look -> look.name()).orElse(""),
-                findings.sections(Section.Contrasts.class).stream()
-                        .map(contrasts -> data(findings, contrasts.question()))
+                FindingsFile.answers(findings),
+                FindingsFile.sections(record, findings),
+                findings.sections(JudgedQuestion.class).stream()
+                        .map(question -> data(findings, question))
                         .toList()));
     }
 

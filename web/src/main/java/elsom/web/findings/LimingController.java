@@ -1,7 +1,6 @@
 package elsom.web.findings;
 
 import elsom.core.protocol.Cautions;
-import elsom.core.results.Section;
 import elsom.core.results.TitrationResult;
 import elsom.web.platform.NotFound;
 import java.util.List;
@@ -29,9 +28,8 @@ class LimingController {
             @RequestParam(defaultValue = "100") String used,
             Model model) {
         OpenFindings.Found found = open.of(trial);
-        TitrationResult result = found.findings().sections(Section.LimeCurve.class).stream()
+        TitrationResult result = found.findings().sections(TitrationResult.class).stream()
                 .findFirst()
-                .map(Section.LimeCurve::result)
                 .orElseThrow(() -> new NotFound(
                         "This trial has no curve of pH.", "/trials/" + trial + "/findings", "Back to the findings"));
         model.addAttribute(

@@ -1,8 +1,8 @@
 package elsom.web.findings;
 
-import elsom.core.results.FigureKind;
-import elsom.core.results.GroupResult;
-import elsom.core.results.UnitResult;
+import elsom.core.figure.FigureKind;
+import elsom.core.figure.GroupKey;
+import elsom.core.figure.UnitResult;
 import elsom.core.trial.TrialRecord;
 
 /** Addresses within the findings of one trial. */
@@ -20,8 +20,13 @@ record Links(TrialRecord record, int comparedAt, int bench) {
     }
 
     /** Where the strength to work with is mixed. */
-    String mixing(FigureKind kind) {
-        return "/trials/" + record.trial().id() + "/mixing?endpoint=" + kind.code();
+    String mixing(String endpoint) {
+        return "/trials/" + record.trial().id() + "/mixing?endpoint=" + endpoint;
+    }
+
+    /** Where it is worked out how much of a substance may be left. */
+    String residue() {
+        return "/trials/" + record.trial().id() + "/residue";
     }
 
     /** Where two waters are blended. */
@@ -39,8 +44,8 @@ record Links(TrialRecord record, int comparedAt, int bench) {
                 + unit.unit().code();
     }
 
-    String working(FigureKind kind, GroupResult group) {
+    String working(FigureKind kind, GroupKey group) {
         return base() + "/working?kind=" + kind.code() + "&at=" + comparedAt + "&bench=" + bench + "&treatment="
-                + group.key().treatment();
+                + group.treatment();
     }
 }

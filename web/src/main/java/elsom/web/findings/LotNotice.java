@@ -6,7 +6,6 @@ import elsom.core.diagnosis.Remedy;
 import elsom.core.mix.Quarantine;
 import elsom.core.results.BioassayResult;
 import elsom.core.results.Findings;
-import elsom.core.results.Section;
 import elsom.web.kit.Times;
 import java.time.ZoneId;
 import java.util.List;
@@ -43,8 +42,7 @@ public record LotNotice(
             List<Quarantine> quarantines,
             ZoneId zone,
             Function<String, List<AskedFurther.Further>> further) {
-        return findings.sections(Section.Diagnosed.class).stream()
-                .map(Section.Diagnosed::result)
+        return findings.sections(BioassayResult.class).stream()
                 .filter(BioassayResult::injurious)
                 .map(result -> of(
                         result,

@@ -3,7 +3,6 @@ package elsom.web.findings;
 import elsom.core.dose.WorkingRate;
 import elsom.core.protocol.Cautions;
 import elsom.core.results.DoseResult;
-import elsom.core.results.Section;
 import elsom.core.stats.Outcome;
 import elsom.web.platform.NotFound;
 import java.util.List;
@@ -33,8 +32,7 @@ class MixingController {
             @RequestParam(defaultValue = "") String stock,
             Model model) {
         OpenFindings.Found found = open.of(trial);
-        DoseResult result = found.findings().sections(Section.Doses.class).stream()
-                .map(Section.Doses::result)
+        DoseResult result = found.findings().sections(DoseResult.class).stream()
                 .filter(one -> one.kind().code().equals(endpoint)
                         && series >= 0
                         && series < one.lines().size())

@@ -1,17 +1,19 @@
 package elsom.web.findings;
 
+import elsom.core.analysis.Answer;
 import elsom.core.money.Pay;
 import elsom.core.money.Sold;
 import elsom.core.money.UnitCost;
 import elsom.core.money.UnitsNeeded;
 import elsom.core.plan.Plan;
 import elsom.core.quantity.Decimals;
+import elsom.core.results.ContrastChart;
 import elsom.core.results.Findings;
 import elsom.core.results.JudgedQuestion;
-import elsom.core.results.Section;
 import elsom.core.stats.Interval;
 import elsom.core.stats.Summary;
 import elsom.core.trial.TrialRecord;
+import elsom.web.kit.Json;
 import elsom.web.kit.Swatch;
 import elsom.web.kit.TrialHeader;
 import elsom.web.lots.Lots;
@@ -76,8 +78,7 @@ public class Money {
      */
     public Optional<MoneyPage> page(
             TrialRecord record, Findings findings, TrialHeader header, Map<String, String> sent) {
-        return findings.sections(Section.Contrasts.class).stream()
-                .map(Section.Contrasts::question)
+        return findings.sections(JudgedQuestion.class).stream()
                 .filter(Money::sold)
                 .findFirst()
                 .map(question -> page(record, question, header, sent));
@@ -157,12 +158,29 @@ public class Money {
 
     /** Net of a unit with its interval beside nothing gained, as the differences of findings are drawn. */
     private static String drawn(TrialRecord record, JudgedQuestion question, MoneyForm form, Sold per) {
-        return Charts.money(
-                record,
-                question,
+        return Json.of(new ContrastChart(
+                "net of a unit",
+                "net of a unit",
                 question.judgement().comparisons().stream()
                         .map(comparison -> Pay.of(comparison, form.price() / per.units(), form.costs()))
-                        .toList());
+                        .flatMap(pay -> row(record, question, pay).stream())
+                        .toList()));
+    }
+
+    private static Optional<ContrastChart.Row> row(TrialRecord record, JudgedQuestion question, Pay pay) {
+        return pay.net95()
+                .map(net -> new ContrastChart.Row(
+                        record.treatment(pay.comparison().treatment() + 1),
+                        question.name(pay.comparison().comparator()),
+                        pay.net(),
+                        net.low(),
+                        net.high(),
+                        null,
+                        switch (pay.says()) {
+                            case PAYS -> Answer.BETTER;
+                            case COSTS -> Answer.WORSE;
+                            case CANT_TELL -> Answer.CANT_TELL;
+                        }));
     }
 
     private static String interval(Interval interval) {
@@ -180,8 +198,7 @@ public class Money {
 
     /** Whether a trial's findings judge something that is sold. */
     static Optional<String> href(TrialRecord record, Findings findings) {
-        return findings.sections(Section.Contrasts.class).stream()
-                .map(Section.Contrasts::question)
+        return findings.sections(JudgedQuestion.class).stream()
                 .filter(Money::sold)
                 .findFirst()
                 .map(question -> "/trials/" + record.trial().id() + "/money");

@@ -3,7 +3,6 @@ package elsom.web.findings;
 import elsom.core.plan.Plan;
 import elsom.core.results.BioassayResult;
 import elsom.core.results.NextTrial;
-import elsom.core.results.Section;
 import elsom.core.trial.TrialRecord;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
@@ -38,8 +37,7 @@ class NextTestController {
     String plan(@PathVariable long trial, @RequestParam String lot, @RequestParam UUID token) {
         OpenFindings.Found found = open.of(trial);
         TrialRecord record = found.record();
-        BioassayResult result = found.findings().sections(Section.Diagnosed.class).stream()
-                .map(Section.Diagnosed::result)
+        BioassayResult result = found.findings().sections(BioassayResult.class).stream()
                 .filter(one -> one.lot().equals(lot))
                 .findFirst()
                 .orElseThrow(() -> new NotFound(

@@ -1,6 +1,6 @@
 package elsom.web.findings;
 
-import elsom.core.results.Section;
+import elsom.core.results.PlantBackResult;
 import elsom.web.kit.TrialHeader;
 import elsom.web.platform.NotFound;
 import org.springframework.stereotype.Controller;
@@ -19,7 +19,7 @@ class ResidueController {
     }
 
     /** What the page shows. */
-    public record ResiduePage(TrialHeader header, ResidueForm form, SectionView.PlantBack section) {}
+    public record ResiduePage(TrialHeader header, ResidueForm form, SectionView section) {}
 
     @GetMapping("/trials/{trial}/residue")
     String show(
@@ -30,7 +30,7 @@ class ResidueController {
         OpenFindings.Found found = open.of(trial);
         ResidueForm form =
                 shortest == null || longest == null ? ResidueForm.usual() : ResidueForm.read(shortest, longest);
-        Section.PlantBack sown = found.findings().sections(Section.PlantBack.class).stream()
+        PlantBackResult sown = found.findings().sections(PlantBackResult.class).stream()
                 .findFirst()
                 .orElseThrow(() -> new NotFound(
                         "This trial has no sowings after a treatment.",
@@ -39,7 +39,12 @@ class ResidueController {
         model.addAttribute(
                 "page",
                 new ResiduePage(
-                        found.header(), form, PlantBackViews.of(found.record(), sown.result(), form.halfLives())));
+                        found.header(),
+                        form,
+                        new SectionView(
+                                sown.account(found.record(), form.halfLives()),
+                                false,
+                                new Links(found.record(), found.findings().comparedAt(), 1))));
         return "findings/residue";
     }
 }

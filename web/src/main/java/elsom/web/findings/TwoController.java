@@ -1,12 +1,12 @@
 package elsom.web.findings;
 
 import elsom.core.analysis.Together;
+import elsom.core.figure.FigureKind;
+import elsom.core.figure.UnitResult;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Sentence;
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.results.FigureKind;
 import elsom.core.results.Findings;
-import elsom.core.results.UnitResult;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.Json;
 import elsom.web.kit.Swatch;

@@ -1,19 +1,17 @@
 package elsom.web.findings;
 
+import elsom.core.figure.Figure;
+import elsom.core.figure.FigureKind;
+import elsom.core.figure.UnitResult;
 import elsom.core.quantity.Sentence;
-import elsom.core.results.Figure;
-import elsom.core.results.FigureKind;
 import elsom.core.results.Findings;
 import elsom.core.results.JudgedQuestion;
-import elsom.core.results.Section;
 import elsom.core.results.Shades;
-import elsom.core.results.UnitResult;
 import elsom.core.results.Wording;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
-import elsom.web.findings.SectionView.Shown;
 import elsom.web.kit.BenchMap;
 import elsom.web.kit.Swatch;
 import elsom.web.kit.TrialHeader;
@@ -90,18 +88,16 @@ record UnitsPage(
 
     /** What is asked about first, else the first column. */
     private static Optional<FigureKind> asked(Findings findings, List<FigureKind> columns) {
-        return findings.sections(Section.Contrasts.class).stream()
+        return findings.sections(JudgedQuestion.class).stream()
                 .flatMap(contrasts -> columns.stream()
-                        .filter(kind ->
-                                kind.code().equals(contrasts.question().kind().code())))
+                        .filter(kind -> kind.code().equals(contrasts.kind().code())))
                 .findFirst()
                 .or(() -> columns.stream().findFirst());
     }
 
     /** The question about a figure whose treatments leave something over in each unit. */
     private static Optional<JudgedQuestion> parted(Findings findings, FigureKind kind) {
-        return findings.sections(Section.Contrasts.class).stream()
-                .map(Section.Contrasts::question)
+        return findings.sections(JudgedQuestion.class).stream()
                 .filter(question -> question.kind().code().equals(kind.code())
                         && !question.judgement().residuals().isEmpty())
                 .findFirst();

@@ -40,7 +40,7 @@ public class WorkedOut {
         return drawn.get(findings, fresh -> new ConcurrentHashMap<>())
                 .computeIfAbsent(
                         bench,
-                        number -> SectionViews.of(record, findings, number).stream()
+                        number -> SectionView.of(record, findings, number).stream()
                                 .map(section -> DrawnSection.of(section, templates))
                                 .toList());
     }

@@ -1,9 +1,9 @@
 package elsom.web.findings;
 
-import elsom.core.results.Figure;
-import elsom.core.results.FigureKind;
+import elsom.core.figure.Figure;
+import elsom.core.figure.FigureKind;
+import elsom.core.figure.GroupFigure;
 import elsom.core.results.Findings;
-import elsom.core.results.GroupFigure;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
 import elsom.core.working.Term;

@@ -49,7 +49,7 @@ public record NextPage(TrialHeader header, List<StageLine> stages, List<PooledVi
 
     private record Forest(String label, String unit, List<Row> rows) {}
 
-    private record Row(Mark swatch, String comparator, double difference, double low, double high, Answer answer) {}
+    private record Row(Mark treatment, String comparator, double difference, double low, double high, Answer answer) {}
 
     private record Mark(String code, String name) {}
 

@@ -1,5 +1,6 @@
 package elsom.web.report;
 
+import elsom.core.figure.UnitResult;
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanSentence;
@@ -8,7 +9,6 @@ import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Quantity;
 import elsom.core.quantity.Sentence;
 import elsom.core.results.Findings;
-import elsom.core.results.UnitResult;
 import elsom.core.trial.Bench;
 import elsom.core.trial.Container;
 import elsom.core.trial.Endpoint;

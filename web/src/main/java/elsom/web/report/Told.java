@@ -6,6 +6,7 @@ import elsom.core.next.Proposal;
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Plan;
 import elsom.core.results.Findings;
+import elsom.core.section.Section;
 import elsom.core.trial.TrialRecord;
 import elsom.web.fair.FairMark;
 import elsom.web.findings.Money;
@@ -32,4 +33,11 @@ record Told(
         List<Proposal> proposals,
         List<Amendment> amendments,
         List<Chapter> chapters,
-        Instant now) {}
+        Instant now) {
+    /** The name of the bench that a section is about; empty where it is about all, or there is one only. */
+    String benchOf(Section section) {
+        return section.bench().isPresent() && record.benches().size() > 1
+                ? record.bench(section.bench().getAsInt()).name()
+                : "";
+    }
+}

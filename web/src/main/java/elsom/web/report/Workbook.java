@@ -1,15 +1,10 @@
 package elsom.web.report;
 
-import elsom.core.analysis.Comparison;
 import elsom.core.audit.Fault;
+import elsom.core.figure.FigureKind;
+import elsom.core.figure.UnitResult;
 import elsom.core.plan.PlanSentence;
-import elsom.core.results.FigureKind;
 import elsom.core.results.Findings;
-import elsom.core.results.GroupFigure;
-import elsom.core.results.GroupResult;
-import elsom.core.results.JudgedQuestion;
-import elsom.core.results.Section;
-import elsom.core.results.UnitResult;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
@@ -56,8 +51,7 @@ final class Workbook {
             writing.trial(told);
             if (told.isPresent()) {
                 writing.answers(told.get());
-                writing.comparisons(told.get().findings());
-                writing.figures(told.get().findings());
+                writing.sections(told.get());
                 writing.fair(told.get());
             }
             writing.units(told.map(Told::findings));
@@ -134,73 +128,21 @@ final class Workbook {
         }
     }
 
-    private void comparisons(Findings findings) {
-        Rows rows = new Rows(
-                book,
-                "Comparisons",
-                "Question",
-                "Endpoint",
-                "Unit",
-                "Look",
-                "Treatment",
-                "Beside",
-                "Difference",
-                "Low 95 %",
-                "High 95 %",
-                "Percent",
-                "p",
-                "Margin",
-                "Answer");
-        for (Section.Contrasts section : findings.sections(Section.Contrasts.class)) {
-            JudgedQuestion question = section.question();
-            for (Comparison c : question.judgement().comparisons()) {
-                rows.add(
-                        question.number(),
-                        question.kind().label(),
-                        question.kind().unit().symbol(),
-                        question.look().name(),
-                        question.name(c.treatment()),
-                        question.name(c.comparator()),
-                        finite(c.difference()),
-                        c.interval().map(interval -> finite(interval.low())).orElse(null),
-                        c.interval().map(interval -> finite(interval.high())).orElse(null),
-                        c.percent().isPresent() ? finite(c.percent().getAsDouble()) : null,
-                        c.p().isPresent() ? finite(c.p().getAsDouble()) : null,
-                        c.margin().isPresent() ? finite(c.margin().getAsDouble()) : null,
-                        c.answer().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '));
-            }
-        }
+    private void sections(Told told) {
+        SectionSheets.of(told.findings().sections().stream()
+                        .map(section -> new SectionSheets.Told(section.account(record), told.benchOf(section)))
+                        .filter(one -> !one.account().parts().isEmpty())
+                        .toList())
+                .stream()
+                .filter(sheet -> !sheet.rows().isEmpty())
+                .forEach(sheet -> {
+                    Rows rows = new Rows(book, sheet.name(), sheet.heads().toArray(String[]::new));
+                    sheet.rows().forEach(row -> rows.add(row.toArray()));
+                });
     }
 
     private static @Nullable Double finite(double value) {
         return Double.isFinite(value) ? value : null;
-    }
-
-    private void figures(Findings findings) {
-        Rows rows = new Rows(
-                book, "Figures", "Bench", "Treatment", "Figure", "Unit", "n", "Mean", "SD", "Low 95 %", "High 95 %");
-        for (GroupResult group : findings.groups()) {
-            for (GroupFigure figure : group.figures()) {
-                rows.add(
-                        record.bench(group.key().bench()).name(),
-                        group.name(),
-                        figure.kind().label(),
-                        figure.kind().unit().symbol(),
-                        figure.summary().n(),
-                        figure.summary().mean(),
-                        figure.summary().sd().isPresent()
-                                ? figure.summary().sd().getAsDouble()
-                                : null,
-                        figure.summary()
-                                .interval95()
-                                .map(interval -> interval.low())
-                                .orElse(null),
-                        figure.summary()
-                                .interval95()
-                                .map(interval -> interval.high())
-                                .orElse(null));
-            }
-        }
     }
 
     private void fair(Told told) {

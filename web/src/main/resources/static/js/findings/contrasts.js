@@ -13,7 +13,7 @@ const WORDS = { BETTER: 'better', WORSE: 'worse', NO_DIFFERENCE: 'no difference 
 /** What a chart says, for those who can't see it. */
 export function saysContrasts({ unit, rows }) {
   return rows
-    .map((row) => `${row.swatch.name} beside ${row.comparator}: ${ends(row)} ${unit}, ${WORDS[row.answer]}`)
+    .map((row) => `${row.treatment.name} beside ${row.comparator}: ${ends(row)} ${unit}, ${WORDS[row.answer]}`)
     .join('. ');
 }
 
@@ -31,7 +31,7 @@ export function stretch(rows) {
   return [low - room, high + room];
 }
 
-export function drawContrasts(place, chart) {
+export function draw(place, chart) {
   if (!chart.rows.length) return;
   const wide = Math.max(300, place.clientWidth);
   const narrow = wide < NARROW;
@@ -59,9 +59,9 @@ function drawRow(svg, row, x, y, step, { narrow, left, several }) {
     svg.append('rect').attr('class', 'margin-band').attr('x', x(-row.margin)).attr('width', x(row.margin) - x(-row.margin))
       .attr('y', middle - 11).attr('height', 22);
   }
-  const name = `${row.swatch.code} ${row.swatch.name}${several || narrow ? `, beside ${row.comparator}` : ''}`;
+  const name = `${row.treatment.code} ${row.treatment.name}${several || narrow ? `, beside ${row.comparator}` : ''}`;
   const words = svg.append('text').attr('class', 'name').attr('x', narrow ? left : 0).attr('y', narrow ? y + 12 : middle + 4).text(clipped(name, narrow ? 44 : left / 7.6));
-  words.append('title').text(`${row.swatch.name} beside ${row.comparator}`);
+  words.append('title').text(`${row.treatment.name} beside ${row.comparator}`);
   const [from, to] = x.range();
   const low = row.low === undefined ? from : x(row.low);
   const high = row.high === undefined ? to : x(row.high);

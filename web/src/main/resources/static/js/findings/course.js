@@ -1,7 +1,7 @@
 // A figure against time, a small chart for each treatment on the same scales: every unit a point, the mean a line, and
 // the level that matters with when it is crossed, where there is one.
 
-import { drawing, timeTicks, days, numbersTable } from '../kit/chart.js';
+import { drawing, timeTicks, days } from '../kit/chart.js';
 
 const d3 = globalThis.d3;
 const NARROWEST = 300;
@@ -22,15 +22,17 @@ export function points(text) {
 /** What a chart says, for those who can't see it. */
 export function saysCourse(chart) {
   return chart.lines
-    .map(({ swatch, means, threshold, crossing }) => {
+    .map(({ treatment, means, threshold, crossing }) => {
       const last = means.at(-1);
       const when = threshold === undefined ? '' : crossing ? `, under its ${chart.threshold} after ${days(crossing.hours)} days` : `, not yet under its ${chart.threshold}`;
-      return `${swatch.name}: ${last.value.toFixed(1)} ${chart.unit} at ${last.look}${when}`;
+      return `${treatment.name}: ${last.value.toFixed(1)} ${chart.unit} at ${last.look}${when}`;
     })
     .join('. ');
 }
 
-export function drawCourse(place, chart) {
+export function draw(place, data) {
+  const chart = { ...data, lines: data.lines.map((line) => ({ ...line, points: points(line.points) })) };
+
   const wideAll = Math.max(NARROWEST, place.clientWidth);
   const columns = Math.min(Math.max(1, Math.floor(wideAll / 330)), 3, chart.lines.length);
   const rows = Math.ceil(chart.lines.length / columns);
@@ -43,7 +45,7 @@ export function drawCourse(place, chart) {
   const y = d3.scaleLinear().domain([bottom, top]).nice(4).range([HIGH, 0]);
   chart.lines.forEach((line, i) => {
     const panel = svg.append('g')
-      .attr('class', `tint-${line.swatch.tint}`)
+      .attr('class', `tint-${line.treatment.tint}`)
       .attr('transform', `translate(${LEFT + (i % columns) * (wide + GAP)},${Math.floor(i / columns) * (TOP + HIGH + FOOT) + TOP})`);
     axes(panel, x, y, wide, i % columns === 0, chart.unit, lastHour);
     panelOf(panel, line, x, y, wide, chart, lastHour);
@@ -60,8 +62,8 @@ function axes(panel, x, y, wide, first, unit, lastHour) {
 }
 
 function panelOf(panel, line, x, y, wide, chart, lastHour) {
-  panel.append('rect').attr('x', 0).attr('y', -22).attr('width', 22).attr('height', 15).attr('rx', 2).attr('fill', `url(#tex-${line.swatch.number})`);
-  panel.append('text').attr('class', 'name').attr('x', 28).attr('y', -10).text(`${line.swatch.code} ${line.swatch.name}`);
+  panel.append('rect').attr('x', 0).attr('y', -22).attr('width', 22).attr('height', 15).attr('rx', 2).attr('fill', `url(#tex-${line.treatment.number})`);
+  panel.append('text').attr('class', 'name').attr('x', 28).attr('y', -10).text(`${line.treatment.code} ${line.treatment.name}`);
   if (line.threshold !== undefined) {
     panel.append('line').attr('class', 'threshold').attr('x1', 0).attr('x2', wide).attr('y1', y(line.threshold)).attr('y2', y(line.threshold));
   }
@@ -90,21 +92,4 @@ function crossing(panel, line, x, y, wide, chart, lastHour) {
       .attr('width', Math.max(1, x(Math.min(cross.high, lastHour)) - x(cross.low))).attr('height', HIGH - y(line.threshold));
   }
   panel.append('line').attr('class', 'cross').attr('x1', x(cross.hours)).attr('x2', x(cross.hours)).attr('y1', y(line.threshold) - 6).attr('y2', HIGH);
-}
-
-export function courseTable(chart) {
-  const crossed = chart.lines.some((line) => line.threshold !== undefined);
-  const looks = [...new Map(chart.lines.flatMap((line) => line.means).sort((a, b) => a.hours - b.hours).map((m) => [m.look, m])).keys()];
-  return numbersTable(
-    `${chart.label}, ${chart.unit}: mean (n)`,
-    ['Treatment', ...looks, ...(crossed ? [chart.threshold, `${chart.crossed} after, days`] : [])],
-    chart.lines.map((line) => [
-      line.swatch.name,
-      ...looks.map((look) => {
-        const mean = line.means.find((m) => m.look === look);
-        return mean ? `${mean.value.toFixed(1)} (${mean.n})` : '–';
-      }),
-      ...(crossed ? [line.threshold?.toFixed(1) ?? '–', line.crossing ? days(line.crossing.hours) : '–'] : []),
-    ]),
-  );
 }

@@ -2,86 +2,76 @@
 
 import { typing } from '../kit/frame.js';
 import { offerToKeep } from '../kit/keep.js';
-import { drawContrasts } from './contrasts.js';
-import { drawCourse, courseTable, points } from './course.js';
-import { doses } from './dose.js';
 import { oneStop } from './grid.js';
-import { drawInteraction } from './interaction.js';
-import { drawLime } from './lime.js';
-import { drawPlantBack } from './plantback.js';
-import { drawScatter } from './scatter.js';
-import { drawThreshold } from './threshold.js';
-import { drawVolumes } from './volumes.js';
 
 document.querySelectorAll('.no-script').forEach((words) => words.remove());
 
-/** Draws what each place holds, as wide as the place is; again when that changes by much. */
-function drawEach(attribute, draw) {
-  document.querySelectorAll(`[data-${attribute}]`).forEach((place) => {
-    draw(place, JSON.parse(place.dataset[attribute]));
-  });
+/** Draws what a place holds, at one of its looks, as wide as the place is: a hidden place is drawn when it is first shown. */
+async function draw(place, look) {
+  const { draw: drawing } = await import(`./${place.dataset.chart}.js`);
+  drawing(place, JSON.parse(place.dataset.drawn), look);
 }
-drawEach('contrasts', drawContrasts);
-drawEach('interaction', drawInteraction);
-drawEach('scatter', drawScatter);
-drawEach('portions', drawVolumes);
-drawEach('threshold', drawThreshold);
-drawEach('lime', drawLime);
-drawEach('plantback', drawPlantBack);
-document.querySelectorAll('[data-doses]').forEach(doses);
+const drawn = new Set();
+async function drawShown(root, look) {
+  const places = [...root.querySelectorAll('[data-chart]')].filter((place) => {
+    const again = look !== undefined && place.dataset.drawn.includes('"looks"') && !place.closest('details');
+    return !place.closest('[hidden]') && (again || !drawn.has(place));
+  });
+  places.forEach((place) => drawn.add(place));
+  await Promise.all(places.map((place) => draw(place, look)));
+}
+const allDrawn = drawShown(document);
 document.querySelectorAll('table[data-grid]').forEach(oneStop);
 
-const courseSections = [...document.querySelectorAll('.courses')].map((section) => {
-  const courses = [...section.querySelectorAll('[data-course-chart]')];
-  const drawn = courses.map((place) => {
-    const chart = JSON.parse(place.dataset.courseChart);
-    chart.lines.forEach((line) => { line.points = points(line.points); });
-    const picture = document.createElement('div');
-    const table = document.createElement('div');
-    table.className = 'scroll';
-    table.tabIndex = 0;
-    table.setAttribute('role', 'region');
-    table.setAttribute('aria-label', `Numbers of the chart: ${chart.label}`);
-    table.hidden = true;
-    place.append(picture, table);
-    table.append(courseTable(chart));
-    return { place, picture, table, chart, done: false };
-  });
-  // A hidden place has no width to draw in: it is drawn when it is first shown.
-  const show = (one) => {
-    if (!one.done && !one.place.hidden) {
-      one.done = true;
-      drawCourse(one.picture, one.chart);
-    }
-  };
-  drawn.forEach(show);
-  const switches = [...section.querySelectorAll('[data-course]')];
-  switches.forEach((button) =>
-    button.addEventListener('click', () => {
-      switches.forEach((one) => one.setAttribute('aria-pressed', one === button));
-      drawn.forEach((one, i) => {
-        one.place.hidden = String(i) !== button.dataset.course;
-        show(one);
-      });
-    }));
-  const tableSwitch = section.querySelector('[data-table]');
+/** Parts of which one is shown at a time. */
+function choosing(section) {
+  const parts = [...section.querySelectorAll('[data-part]')];
+  const switches = [...section.querySelectorAll('[data-choose]')];
+  switches.forEach((button) => button.addEventListener('click', () => {
+    switches.forEach((one) => one.setAttribute('aria-pressed', one === button));
+    parts.forEach((part) => { part.hidden = part.dataset.part !== button.dataset.choose; });
+    drawShown(section);
+  }));
+}
+
+/** Pictures and their numbers, in turn. */
+function swapping(section) {
+  const button = section.querySelector('[data-table]');
+  if (!button) return null;
   const swap = () => {
-    const on = tableSwitch.getAttribute('aria-pressed') !== 'true';
-    tableSwitch.setAttribute('aria-pressed', on);
-    drawn.forEach((one) => {
-      one.picture.hidden = on;
-      one.table.hidden = !on;
-    });
+    const on = button.getAttribute('aria-pressed') !== 'true';
+    button.setAttribute('aria-pressed', on);
+    section.querySelectorAll('.pictured').forEach((table) => { table.hidden = !on; });
+    section.querySelectorAll('.part > div > [data-chart]').forEach((place) => { place.hidden = on; });
+    drawShown(section);
   };
-  tableSwitch?.addEventListener('click', swap);
-  return tableSwitch ? swap : null;
-}).filter(Boolean);
+  button.addEventListener('click', swap);
+  return swap;
+}
+
+/** A slider that takes pictures and facts from look to look. */
+function looking(section) {
+  const slider = section.querySelector('.look-slider input');
+  slider?.addEventListener('input', () => {
+    const look = Number(slider.value);
+    section.querySelectorAll('[data-look]').forEach((told) => { told.hidden = Number(told.dataset.look) !== look; });
+    const { name } = section.querySelector(`.standing[data-look="${look}"]`).dataset;
+    section.querySelector('.look-slider output').textContent = name;
+    section.querySelector('[data-at]').textContent = ` · ${name}`;
+    drawShown(section, look);
+  });
+}
+const accounts = [...document.querySelectorAll('.account')];
+accounts.forEach(choosing);
+accounts.forEach(looking);
+const swaps = accounts.map(swapping).filter(Boolean);
 
 document.addEventListener('keydown', (event) => {
-  if (event.key === 'n' && !typing(event.target) && !event.ctrlKey && !event.metaKey && !document.querySelector('dialog[open]')) courseSections.forEach((swap) => swap());
+  if (event.key === 'n' && !typing(event.target) && !event.ctrlKey && !event.metaKey && !document.querySelector('dialog[open]')) swaps.forEach((swap) => swap());
 });
 
-document.querySelectorAll('.sheet:not(.report)').forEach(offerToKeep);
+// A picture is offered once it is there.
+allDrawn.then(() => document.querySelectorAll('.sheet:not(.report)').forEach(offerToKeep));
 
 /** A part of another page of this trial; goes to that page when it can't be had. */
 async function part(href, selector) {

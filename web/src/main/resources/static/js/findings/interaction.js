@@ -17,7 +17,7 @@ export function saysInteraction({ unit, across, lines }) {
     .join('. ');
 }
 
-export function drawInteraction(place, chart) {
+export function draw(place, chart) {
   const wide = Math.min(820, Math.max(300, place.clientWidth));
   const narrow = wide < NARROW;
   const right = narrow ? 16 : RIGHT;

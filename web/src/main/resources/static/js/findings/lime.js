@@ -15,7 +15,7 @@ export function saysLime({ product, unit, curve }) {
   return `pH over ${product}: from ${first[1].toFixed(2)} at ${first[0]} to ${last[1].toFixed(2)} at ${last[0]} ${unit}.`;
 }
 
-export function drawLime(place, chart) {
+export function draw(place, chart) {
   const wide = Math.max(300, place.clientWidth);
   const svg = drawing(place, wide, TOP + HIGH + FOOT, saysLime(chart));
   const x = d3.scaleLinear().domain(d3.extent(chart.points, (p) => p.x)).nice(5).range([LEFT + 8, wide - 20]);

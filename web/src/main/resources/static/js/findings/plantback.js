@@ -31,7 +31,7 @@ export function spread(points) {
   });
 }
 
-export function drawPlantBack(place, chart) {
+export function draw(place, chart) {
   const wide = Math.max(300, place.clientWidth);
   const svg = drawing(place, wide, TOP + HIGH + GAP + STRIP + FOOT, saysPlantBack(chart));
   const last = d3.max(chart.sowings, (s) => s.days) || 1;

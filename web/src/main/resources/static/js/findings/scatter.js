@@ -17,7 +17,7 @@ export function span(values) {
   return [low - room, high + room];
 }
 
-export function drawScatter(place, { x, y, dots }) {
+export function draw(place, { x, y, dots }) {
   if (!dots.length) return;
   const wide = Math.max(300, Math.min(900, place.clientWidth));
   const says = place.closest('.sheet')?.querySelector('.sentence')?.textContent ?? '';

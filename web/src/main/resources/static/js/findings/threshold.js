@@ -22,7 +22,7 @@ export function saysThreshold({ label, axis, axisUnit, line }) {
     : `${label} over ${axis}, every unit; no threshold can be told.`;
 }
 
-export function drawThreshold(place, chart) {
+export function draw(place, chart) {
   const wide = Math.max(300, place.clientWidth);
   const svg = drawing(place, wide, TOP + HIGH + FOOT, saysThreshold(chart));
   const x = d3.scaleLinear().domain([0, d3.max(chart.points, (p) => p.x) || 1]).nice(6).range([LEFT, wide - 20]);

@@ -14,11 +14,11 @@ const LEGEND = [
 
 function says({ bars }) {
   return bars
-    .map((bar) => `${bar.swatch.name}: ${bar.parts.map((part) => `${part.label} ${part.percent.toFixed(0)} %`).join(', ')}`)
+    .map((bar) => `${bar.treatment.name}: ${bar.parts.map((part) => `${part.label} ${part.percent.toFixed(0)} %`).join(', ')}`)
     .join('. ');
 }
 
-export function drawVolumes(place, chart) {
+export function draw(place, chart) {
   const wide = Math.max(300, place.clientWidth);
   const narrow = wide < NARROW;
   const left = narrow ? 0 : NAMES;
@@ -31,7 +31,7 @@ export function drawVolumes(place, chart) {
   legend(svg, chart, entries);
   chart.bars.forEach((bar, i) => {
     const y = head + i * step + (narrow ? 18 : 0);
-    const name = svg.append('text').attr('class', 'name').attr('x', 0).attr('y', narrow ? y - 6 : y + 18).text(`${bar.swatch.code} ${bar.swatch.name}`);
+    const name = svg.append('text').attr('class', 'name').attr('x', 0).attr('y', narrow ? y - 6 : y + 18).text(`${bar.treatment.code} ${bar.treatment.name}`);
     if (bar.remark) name.append('title').text(bar.remark);
     let from = 0;
     bar.parts.forEach((part) => {
@@ -63,7 +63,7 @@ function drawPart(svg, bar, part, from, to, y) {
   if (to - from < 0.5) return;
   const kind = part.kind.toLowerCase();
   svg.append('rect').attr('class', `part ${kind}`).attr('x', from).attr('y', y).attr('width', to - from).attr('height', BAR)
-    .attr('fill', kind === 'held' ? `url(#tex-${bar.swatch.number})` : null);
+    .attr('fill', kind === 'held' ? `url(#tex-${bar.treatment.number})` : null);
   if (to - from < 30) return;
   const middle = (from + to) / 2;
   if (kind === 'held') svg.append('rect').attr('class', 'part-plate').attr('x', middle - 17).attr('y', y + 4).attr('width', 34).attr('height', 18).attr('rx', 2);
@@ -74,7 +74,7 @@ function legend(svg, chart, entries) {
   const group = svg.append('g').attr('class', 'legend');
   entries.forEach(({ kind, label, x, y }) => {
     group.append('rect').attr('class', `part ${kind}`).attr('x', x).attr('y', y).attr('width', 20).attr('height', 14)
-      .attr('fill', kind === 'held' ? `url(#tex-${chart.bars[0].swatch.number})` : null);
+      .attr('fill', kind === 'held' ? `url(#tex-${chart.bars[0].treatment.number})` : null);
     group.append('text').attr('x', x + 26).attr('y', y + 12).text(label);
   });
 }

@@ -6,15 +6,15 @@ import static org.assertj.core.api.Assertions.withinPercentage;
 
 import elsom.core.curve.SalinityResponse;
 import elsom.core.dose.DoseEffect;
+import elsom.core.figure.Figure;
+import elsom.core.figure.FigureKind;
+import elsom.core.figure.GroupResult;
 import elsom.core.results.DoseResult;
-import elsom.core.results.Figure;
-import elsom.core.results.FigureKind;
 import elsom.core.results.Findings;
-import elsom.core.results.GroupResult;
 import elsom.core.results.PlantBackResult;
-import elsom.core.results.Section;
 import elsom.core.results.ThresholdResult;
 import elsom.core.results.TitrationResult;
+import elsom.core.section.Section;
 import elsom.core.stats.Summary;
 import elsom.core.trial.Bench;
 import elsom.core.trial.TrialId;
@@ -168,12 +168,11 @@ class DemoFindingsIT {
     /** The lowest dose that harms and the highest below it are those of the family that judges, on the same units. */
     @Test
     void theHarmlessDoseIsThatOfTheSums() throws Exception {
-        long vinegar = trialWith(Section.Doses.class).value();
+        long vinegar = trialWith(DoseResult.class).value();
         DoseEffect.Tested shown = workedOut
                 .of(trials.snapshot(new TrialId(vinegar)), OptionalInt.empty())
-                .sections(Section.Doses.class)
+                .sections(DoseResult.class)
                 .get(0)
-                .result()
                 .lines()
                 .get(0)
                 .effect()
@@ -224,8 +223,8 @@ class DemoFindingsIT {
     void curvesAreThoseOfTheSums() throws Exception {
         Calc calc = new Calc();
         List<DoseEffect> effects = found().stream()
-                .flatMap(findings -> findings.sections(Section.Doses.class).stream())
-                .flatMap(section -> section.result().lines().stream())
+                .flatMap(findings -> findings.sections(DoseResult.class).stream())
+                .flatMap(section -> section.lines().stream())
                 .flatMap(line -> line.atLooks().stream())
                 .map(DoseResult.AtLook::effect)
                 .filter(effect -> effect.curve().asOptional().isPresent())
@@ -260,10 +259,9 @@ class DemoFindingsIT {
     void theThresholdIsThatOfTheSums() throws Exception {
         Calc calc = new Calc();
         ThresholdResult shown = found().stream()
-                .flatMap(findings -> findings.sections(Section.Threshold.class).stream())
+                .flatMap(findings -> findings.sections(ThresholdResult.class).stream())
                 .findFirst()
-                .orElseThrow()
-                .result();
+                .orElseThrow();
         ObjectNode input = JsonNodeFactory.instance
                 .objectNode()
                 .put("kind", "maas_hoffman")
@@ -285,10 +283,9 @@ class DemoFindingsIT {
     @Test
     void limeForAPhIsThatOfTheSums() throws Exception {
         TitrationResult shown = found().stream()
-                .flatMap(findings -> findings.sections(Section.LimeCurve.class).stream())
+                .flatMap(findings -> findings.sections(TitrationResult.class).stream())
                 .findFirst()
-                .orElseThrow()
-                .result();
+                .orElseThrow();
         ObjectNode input = JsonNodeFactory.instance.objectNode();
         ArrayNode doses = input.putArray("amount");
         ArrayNode phs = input.putArray("ph");
@@ -314,10 +311,9 @@ class DemoFindingsIT {
     @Test
     void theDayAfterATreatmentIsThatOfTheSums() throws Exception {
         PlantBackResult shown = found().stream()
-                .flatMap(findings -> findings.sections(Section.PlantBack.class).stream())
+                .flatMap(findings -> findings.sections(PlantBackResult.class).stream())
                 .findFirst()
-                .orElseThrow()
-                .result();
+                .orElseThrow();
         ObjectNode input = JsonNodeFactory.instance
                 .objectNode()
                 .put("kind", "plantback_continuous")
@@ -348,13 +344,13 @@ class DemoFindingsIT {
     @Test
     void sheetsAreWorkedOutOrSayWhatIsWrong() throws Exception {
         Web web = new Web(port);
-        String dose = "/trials/" + trialWith(Section.Doses.class) + "/mixing?endpoint=injury";
+        String dose = "/trials/" + trialWith(DoseResult.class) + "/mixing?endpoint=injury";
         assertThat(web.get(dose + "&volume=2%20L").body()).contains("stock + ", "2000 mL");
         assertThat(web.get(dose + "&volume=%3Cb%3E").body())
                 .contains("Accepted")
                 .doesNotContain("<b>\"");
         assertThat(web.get(dose + "&series=9").statusCode()).isEqualTo(404);
-        String lime = "/trials/" + trialWith(Section.LimeCurve.class) + "/liming?target=";
+        String lime = "/trials/" + trialWith(TitrationResult.class) + "/liming?target=";
         assertThat(web.get(lime + "6.0").body()).contains("g/L", "Tested: pH ");
         assertThat(web.get(lime + "9").body()).contains("Above every pH that was measured");
         assertThat(web.get(lime + "15").body()).contains("A pH from 0 to 14. Accepted: 6.0.", "value=\"15\"");
@@ -365,7 +361,7 @@ class DemoFindingsIT {
     @Test
     void theBlendIsThatOfTheSums() throws Exception {
         String page = new Web(port)
-                .get("/trials/" + trialWith(Section.Threshold.class) + "/blending?a=0.4&b=9&drain=30")
+                .get("/trials/" + trialWith(ThresholdResult.class) + "/blending?a=0.4&b=9&drain=30")
                 .body();
         Matcher limit = Pattern.compile("Share of B = \\(([0-9.]+) − 0\\.40\\) / \\(9\\.00 − 0\\.40\\)")
                 .matcher(page);
@@ -386,9 +382,9 @@ class DemoFindingsIT {
     @Test
     void whatIsLeftIsDrawnForAnyHalfLives() throws Exception {
         Web web = new Web(port);
-        String residue = "/trials/" + trialWith(Section.PlantBack.class) + "/residue";
+        String residue = "/trials/" + trialWith(PlantBackResult.class) + "/residue";
         assertThat(web.get(residue + "?shortest=4&longest=8").body())
-                .contains("half-life of <span>4</span> to <span>8</span> days", "25 to 50 %");
+                .contains("half-life of 4 to 8 days", "25 to 50 %");
         assertThat(web.get(residue + "?shortest=30&longest=8").body())
                 .contains("No less than the shortest", "value=\"30\"", "still 2 to 14 days");
         assertThat(web.get(residue + "?shortest=0&longest=ten").body()).contains("Days above 0, up to 3650");

@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.audit.Audit;
 import elsom.core.audit.Fault;
+import elsom.core.figure.GroupFigure;
+import elsom.core.figure.GroupResult;
 import elsom.core.flag.Flag;
 import elsom.core.results.Findings;
-import elsom.core.results.GroupFigure;
-import elsom.core.results.GroupResult;
 import elsom.core.trial.Look;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
@@ -103,7 +103,8 @@ class DemoSentencesIT {
 
     private static void answer(Findings.Answered answered, List<String> lines) {
         lines.add("- " + answered.asked() + " " + answered.marked() + " ["
-                + answered.verdict().firmness().label() + "] " + answered.verdict().sentence() + " | "
+                + answered.verdict().firmness().label() + "] "
+                + answered.verdict().sentence() + " | "
                 + answered.verdict().wouldChange());
         answered.details().forEach(detail -> lines.add("  - " + detail));
     }
@@ -119,7 +120,8 @@ class DemoSentencesIT {
     }
 
     private static String figures(GroupResult group) {
-        StringBuilder line = new StringBuilder("= ").append(group.key()).append(' ').append(group.name());
+        StringBuilder line =
+                new StringBuilder("= ").append(group.key()).append(' ').append(group.name());
         for (GroupFigure figure : group.figures()) {
             line.append(" · ")
                     .append(figure.kind().code())
@@ -128,7 +130,9 @@ class DemoSentencesIT {
                     .append(" ± ")
                     .append(
                             figure.summary().sd().isPresent()
-                                    ? figure.kind().finer().number(figure.summary().sd().getAsDouble())
+                                    ? figure.kind()
+                                            .finer()
+                                            .number(figure.summary().sd().getAsDouble())
                                     : "–")
                     .append(" n ")
                     .append(figure.summary().n());

@@ -2,6 +2,8 @@ package elsom.web.findings;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.figure.FigureKind;
+import elsom.core.figure.UnitResult;
 import elsom.core.mix.Quarantine;
 import elsom.core.plan.APlan;
 import elsom.core.plan.FactorKind;
@@ -11,9 +13,13 @@ import elsom.core.plan.Plan;
 import elsom.core.protocol.Protocols;
 import elsom.core.results.ABioassay;
 import elsom.core.results.Evidence;
-import elsom.core.results.FigureKind;
 import elsom.core.results.Findings;
-import elsom.core.results.UnitResult;
+import elsom.core.section.Account;
+import elsom.core.section.Cell;
+import elsom.core.section.Fact;
+import elsom.core.section.Part;
+import elsom.core.section.Table;
+import elsom.core.section.Tone;
 import elsom.core.trial.Look;
 import elsom.core.trial.TrialRecord;
 import elsom.web.GrowthPlan;
@@ -46,16 +52,24 @@ class FindingsPagesTest {
         return FindingsPage.of(record, found, List.of(), 1, TrialHeader.Step.FINDINGS, now);
     }
 
-    private static <S extends SectionView> S only(TrialRecord record, Class<S> kind) {
-        return only(record, found(record), kind);
+    private static Account only(TrialRecord record, String key) {
+        return only(record, found(record), key).account();
     }
 
-    private static <S extends SectionView> S only(TrialRecord record, Findings found, Class<S> kind) {
-        return SectionViews.of(record, found, 1).stream()
-                .filter(kind::isInstance)
-                .map(kind::cast)
+    private static SectionView only(TrialRecord record, Findings found, String key) {
+        return SectionView.of(record, found, 1).stream()
+                .filter(view -> view.account().key().equals(key))
                 .findFirst()
                 .orElseThrow();
+    }
+
+    private static Table table(Account account) {
+        return account.parts().get(0).tables().get(0);
+    }
+
+    /** What stands in a column, 0 for the first. */
+    private static List<String> column(Table table, int number) {
+        return table.rows().stream().map(row -> row.cells().get(number).shown()).toList();
     }
 
     private static FindingsPage page(TrialRecord record) {
@@ -75,16 +89,15 @@ class FindingsPagesTest {
         TrialRecord heights = heights();
         FindingsPage page = page(heights);
         assertThat(page.anything()).isTrue();
-        SectionView.Figures figures = only(heights, SectionView.Figures.class);
-        assertThat(figures.columns()).extracting(FigureKind::code).containsExactly("height");
-        assertThat(figures.rows())
-                .extracting(SectionView.Figures.TreatmentRow::n)
-                .containsExactly("3", "3", "3", "1 of 3");
-        SectionView.Shown control = figures.rows().get(0).figures().get(0);
-        assertThat(control.number()).isEqualTo("11.00");
-        assertThat(control.scatter()).isEqualTo("± 1.00");
-        assertThat(control.href()).endsWith("/working?kind=height&at=2&bench=1&treatment=1");
-        assertThat(figures.rows().get(3).figures().get(0).scatter()).isEqualTo("one unit");
+        SectionView view = only(heights, found(heights), "figures");
+        Table figures = table(view.account());
+        assertThat(figures.headings()).hasSize(3);
+        assertThat(column(figures, 1)).containsExactly("3", "3", "3", "1 of 3");
+        Cell control = figures.rows().get(0).cells().get(2);
+        assertThat(control.shown()).isEqualTo("11.00");
+        assertThat(control.small()).isEqualTo("± 1.00");
+        assertThat(view.workingHref(control)).endsWith("/working?kind=height&at=2&bench=1&treatment=1");
+        assertThat(figures.rows().get(3).cells().get(2).small()).isEqualTo("one unit");
     }
 
     @Test
@@ -92,22 +105,20 @@ class FindingsPagesTest {
         TrialRecord heights = heights();
         FindingsPage page = page(heights);
         assertThat(page.answers().get(0).verdict().sentence()).contains("at day 14");
-        SectionView.Contrasts contrasts = only(heights, SectionView.Contrasts.class);
-        assertThat(contrasts.rows()).isNotEmpty().allSatisfy(row -> {
-            assertThat(row.interval()).contains(" to ").endsWith("cm");
-            assertThat(row.p()).matches("(< )?[01]\\.\\d+");
-        });
-        assertThat(contrasts.data()).contains("\"low\"", "\"high\"");
+        SectionView contrasts = only(heights, found(heights), "comparisons");
+        Table differences = table(contrasts.account());
+        assertThat(column(differences, 3)).isNotEmpty().allMatch(said -> said.contains(" to ") && said.endsWith("cm"));
+        assertThat(column(differences, 5)).allMatch(p -> p.matches("(< )?[01]\\.\\d+"));
+        assertThat(contrasts.data(contrasts.account().parts().get(0).chart().orElseThrow()))
+                .contains("\"low\"", "\"high\"");
     }
 
     @Test
     void placesAreSharedByWhatCanNotBeParted() {
-        SectionView.Ranked ranked = only(heights(), SectionView.Ranked.class);
-        assertThat(ranked.rows())
-                .extracting(SectionView.Ranked.Placed::place)
-                .allMatch(place -> place.matches("\\d(–\\d)?"));
-        assertThat(ranked.rows().get(0).swatch().name()).isEqualTo("seaweed · leaf mould");
-        assertThat(ranked.rows().get(0).mean()).matches("1\\d\\.\\d\\d cm");
+        Table places = table(only(heights(), "ranking"));
+        assertThat(column(places, 0)).allMatch(place -> place.matches("\\d(–\\d)?"));
+        assertThat(column(places, 1).get(0)).isEqualTo("seaweed · leaf mould");
+        assertThat(column(places, 2).get(0)).matches("1\\d\\.\\d\\d cm");
     }
 
     @Test
@@ -192,10 +203,10 @@ class FindingsPagesTest {
                 .extracting(FindingsPage.Choice::label)
                 .containsExactly("drained", "24 h", "day 2", "day 4");
         assertThat(page.looks()).filteredOn(FindingsPage.Choice::here).hasSize(1);
-        assertThat(only(record, found, SectionView.Courses.class).charts())
-                .extracting(SectionView.Courses.Chart::title)
+        assertThat(only(record, found, "course").account().parts())
+                .extracting(Part::name)
                 .contains("Still held", "Weight");
-        assertThat(only(record, found, SectionView.Volumes.class).data()).isNotEmpty();
+        assertThat(only(record, found, "volumes").account().parts()).hasSize(1);
         assertThat(page.benches())
                 .singleElement()
                 .satisfies(choice -> assertThat(choice.here()).isTrue());
@@ -206,27 +217,31 @@ class FindingsPagesTest {
 
     @Test
     void theBoardHasCausesAsRowsAndSignsAsColumnsAndNoPercentage() {
-        SectionView.Diagnosed board = only(bioassay.record(), bioassay.found(), SectionView.Diagnosed.class);
-        assertThat(board.causes().get(0).name()).isEqualTo("auxin-type weedkiller residue");
-        assertThat(board.causes().get(0).word()).isEqualTo("likely");
-        assertThat(board.causes()).hasSizeGreaterThanOrEqualTo(3);
-        assertThat(board.causes().size() + board.ruledOut().size()).isEqualTo(12);
-        assertThat(board.signs()).hasSizeBetween(3, 8);
-        assertThat(board.causes()).allSatisfy(cause -> {
-            assertThat(cause.cells()).hasSameSizeAs(board.signs());
-            assertThat(cause.sentence()).doesNotContain("%");
-        });
-        assertThat(board.causes().get(0).cells())
-                .anySatisfy(cell -> assertThat(cell.words()).isEqualTo("speaks strongly for it"));
+        List<Table> tables = only(bioassay.record(), bioassay.found(), "causes")
+                .account()
+                .parts()
+                .get(0)
+                .tables();
+        Table board = tables.get(0);
+        Cell first = board.rows().get(0).cells().get(0);
+        assertThat(first.shown()).isEqualTo("auxin-type weedkiller residue");
+        assertThat(first.small()).isEqualTo("likely");
+        assertThat(board.rows()).hasSizeGreaterThanOrEqualTo(3);
+        assertThat(board.rows().size() + tables.get(1).rows().size()).isEqualTo(12);
+        assertThat(board.headings()).hasSizeBetween(4, 9);
+        assertThat(board.rows()).allSatisfy(row -> assertThat(row.said()).doesNotContain("%"));
+        assertThat(board.rows().get(0).cells())
+                .anySatisfy(cell -> assertThat(cell.small()).isEqualTo("speaks strongly for it"));
     }
 
     @Test
     void injuryByShareOffersNothingToMix() {
-        SectionView.Doses shares = only(bioassay.record(), bioassay.found(), SectionView.Doses.class);
+        Account shares = only(bioassay.record(), bioassay.found(), "doses").account();
         assertThat(shares.title()).isEqualTo("Injury by share of GW-32");
-        assertThat(shares.mixHref()).isEmpty();
-        assertThat(shares.lines().get(0).last().rate()).isEqualTo("none");
-        assertThat(shares.lines().get(0).last().standing()).contains("quarantine");
+        assertThat(shares.way()).isEmpty();
+        Fact rate = shares.parts().get(0).facts().get(0);
+        assertThat(rate.value().shown()).isEqualTo("none");
+        assertThat(rate.remark()).contains("quarantine");
     }
 
     @Test
@@ -282,16 +297,16 @@ class FindingsPagesTest {
     void everySowingSaysWhetherItIsCleanAndWhatMayBeLeft() {
         Measured measured = Measured.started(sowings());
         Findings findings = plantBack(measured);
-        SectionView.PlantBack sown = only(measured.record(), findings, SectionView.PlantBack.class);
-        assertThat(sown.sowings())
-                .extracting(SectionView.PlantBack.Sowing::days)
-                .containsExactly("0 days", "4 days", "8 days");
-        assertThat(sown.sowings().get(0).clean()).isEqualTo("injured");
-        assertThat(sown.sowings().get(0).tone()).isEqualTo("worse");
-        assertThat(sown.sowings().get(2).clean()).isEqualTo("clean within the limit");
-        assertThat(sown.sowings().get(0).left()).isEqualTo("100 to 100 %");
+        SectionView view = only(measured.record(), findings, "plant-back");
+        Table sown = table(view.account());
+        assertThat(column(sown, 0)).containsExactly("0 days", "4 days", "8 days");
+        assertThat(column(sown, 4).get(0)).isEqualTo("injured");
+        assertThat(sown.rows().get(0).cells().get(4).tone()).isEqualTo(Tone.WORSE);
+        assertThat(column(sown, 4).get(2)).isEqualTo("clean within the limit");
         // 4 days are two half-lives of 2 days, and 4/14 of one of 14.
-        assertThat(sown.sowings().get(1).left()).isEqualTo("25 to 82 %");
-        assertThat(sown.data()).contains("\"cleanFrom\":4").contains("\"treated\":true");
+        assertThat(column(sown, 5)).startsWith("100 to 100 %", "25 to 82 %");
+        assertThat(view.data(view.account().parts().get(0).chart().orElseThrow()))
+                .contains("\"cleanFrom\":4")
+                .contains("\"treated\":true");
     }
 }

@@ -8,7 +8,6 @@ import elsom.core.material.Origin;
 import elsom.core.mix.Property;
 import elsom.core.mix.Quarantine;
 import elsom.core.results.BioassayResult;
-import elsom.core.results.Section;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
@@ -66,8 +65,7 @@ class LotPagesIT {
     }
 
     private List<BioassayResult> lots(TrialRecord record) {
-        return workedOut.of(record, OptionalInt.empty()).sections(Section.Diagnosed.class).stream()
-                .map(Section.Diagnosed::result)
+        return workedOut.of(record, OptionalInt.empty()).sections(BioassayResult.class).stream()
                 .toList();
     }
 

@@ -39,7 +39,7 @@ class DecidingJourneyIT extends BrowserTest {
         assertThat(page.locator("main")).containsText("Type a price");
         field("Price of a kg").fill("9");
         button("Work it out").click();
-        assertThat(page.locator(".contrast-chart svg")).isVisible();
+        assertThat(page.locator(".drawn svg")).isVisible();
         Locator forty = page.locator("tr", new Page.LocatorOptions().setHasText("40 mL/L"));
         assertThat(forty).containsText("can't tell");
         isGoodForAll();
@@ -70,7 +70,7 @@ class DecidingJourneyIT extends BrowserTest {
         open(1280, 800);
         findings(question);
         link("Report").click();
-        page.waitForSelector(".contrast-chart svg");
+        page.waitForSelector(".drawn svg");
         byte[] paper = page.pdf(new Page.PdfOptions().setFormat("A4"));
         assertThat(Printed.pages(paper)).isBetween(1, 4);
         assertThat(Printed.letters(paper).firstKey()).isGreaterThanOrEqualTo(smallestPoints);
@@ -94,7 +94,7 @@ class DecidingJourneyIT extends BrowserTest {
     void aPictureAndATableAreTakenAlong() throws Exception {
         open(1280, 800);
         findings("How strong can digestate water be");
-        Locator yield = page.locator("section.contrasts").first();
+        Locator yield = page.locator("section.comparisons").first();
         assertThat(yield.locator("svg.chart")).isVisible();
         Download picture =
                 page.waitForDownload(() -> yield.getByText("Picture as SVG").click());

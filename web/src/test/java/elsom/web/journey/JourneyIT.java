@@ -219,7 +219,7 @@ class JourneyIT extends BrowserTest {
                 .hasText(Pattern.compile(
                         "Wood fibre still holds 36 % \\(95 %: \\d+–\\d+\\) water by volume after 4 days, the most of all; crushed"
                                 + " brick is under its refill weight after 1\\.6 days \\(95 %: 1\\.\\d–1\\.\\d\\)\\."));
-        assertThat(page.locator(".course svg .point")).not().hasCount(0);
+        assertThat(page.locator(".drawn-course svg .point")).not().hasCount(0);
         isAccessible();
         press("n");
         assertThat(page.locator("table.numbers").first()).isVisible();

@@ -83,13 +83,13 @@ class JudgeJourneyIT extends PlanningTest {
 
     private void findings(TrialId id) {
         page.navigate("/trials/" + id + "/findings");
-        page.waitForSelector(".contrast-chart svg");
+        page.waitForSelector(".drawn-contrasts svg");
         isAccessible();
     }
 
     private void report(TrialId id, String sentence) {
         page.navigate("/trials/" + id + "/report");
-        page.waitForSelector(".contrast-chart svg");
+        page.waitForSelector(".drawn-contrasts svg");
         assertThat(page.locator(".report")).containsText(sentence);
         assertThat(page.locator(".report")).containsText("Asked: ");
         isAccessible();
@@ -112,7 +112,7 @@ class JudgeJourneyIT extends PlanningTest {
         read(id, "fresh-mass", unit -> 40 + unit.replicate() % 3 * 0.7 + (unit.treatment() == 4 ? 25 : 0));
         findings(id);
         assertThat(page.locator(".verdicts")).containsText("Dip does not do the same everywhere");
-        assertThat(page.locator("[data-interaction] svg .cell-line")).hasCount(2);
+        assertThat(page.locator(".drawn-interaction svg .cell-line")).hasCount(2);
         Locator first = page.locator("table[data-grid] a.figure[tabindex='0']");
         assertThat(first).hasCount(1);
         first.focus();
@@ -160,9 +160,9 @@ class JudgeJourneyIT extends PlanningTest {
         findings(id);
         assertThat(page.locator(".verdicts li").first()).containsText("Wood vinegar, injury at day 5: harm from ");
         assertThat(page.locator(".verdicts")).containsText(Pattern.compile("worse: .*4 % \\(\\+\\d"));
-        assertThat(page.locator(".contrasts .over-time"))
+        assertThat(page.locator(".comparisons .over-time"))
                 .hasCount(record.looks().size() > 1 ? 1 : 0);
-        page.locator(".contrasts .over-time summary").click();
+        page.locator(".comparisons .over-time summary").click();
         assertThat(page.locator(".over-time .tone.worse").first()).isVisible();
         curve(record);
         sheet();
@@ -171,21 +171,21 @@ class JudgeJourneyIT extends PlanningTest {
 
     /** Every unit is a point on the curve's chart, and the slider takes numbers and chart to another look. */
     private void curve(TrialRecord record) {
-        assertThat(page.locator(".dose-chart .dose-point"))
+        assertThat(page.locator(".drawn-doses .dose-point"))
                 .hasCount(record.units().size());
-        assertThat(page.locator(".dose-chart path.curve")).hasCount(1);
+        assertThat(page.locator(".drawn-doses path.curve")).hasCount(1);
         Locator slider = page.locator(".look-slider input");
         slider.focus();
         press("Home");
         assertThat(page.locator(".look-slider output")).hasText("day 1");
-        assertThat(page.locator(".dose-chart svg")).hasAttribute("aria-label", Pattern.compile("at day 1\\."));
+        assertThat(page.locator(".drawn-doses svg")).hasAttribute("aria-label", Pattern.compile("at day 1\\."));
         press("End");
-        assertThat(page.locator(".dose-chart svg")).hasAttribute("aria-label", Pattern.compile("at day 5\\."));
+        assertThat(page.locator(".drawn-doses svg")).hasAttribute("aria-label", Pattern.compile("at day 5\\."));
     }
 
     /** From the strength to work with to a sheet of stock and water that can be printed. */
     private void sheet() {
-        String rate = page.locator(".dose-numbers [data-show=rate]").textContent();
+        String rate = page.locator(".standing:not([hidden]) .lead dd").textContent();
         enter(page.locator("a").getByText("Mix it"));
         page.waitForURL("**/mixing**");
         assertThat(page.locator(".mixing .result")).hasText(rate);

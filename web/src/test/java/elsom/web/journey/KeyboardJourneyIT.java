@@ -39,7 +39,7 @@ class KeyboardJourneyIT extends BrowserTest {
         tabTo(field("Price of a kg"));
         typeOn("9");
         press("Enter");
-        assertThat(page.locator(".contrast-chart svg")).isVisible();
+        assertThat(page.locator(".drawn svg")).isVisible();
         enter(link("Into the report"));
         assertThat(page.locator(".report")).containsText("At 9 a kg");
         tabTo(page.locator("[data-onefile]"));

@@ -46,7 +46,7 @@ class NextPagesIT {
         String page = get("Roof-tray", "/next").body();
         assertThat(page).contains("The story so far").contains("Another lot: the next delivery of each");
         assertThat(page).contains("Air stone and kelp in an aerated extract").contains("Planned.");
-        assertThat(page).contains("over 2 trials").contains("Hartung and Knapp").contains("data-contrasts");
+        assertThat(page).contains("over 2 trials").contains("Hartung and Knapp").contains("data-chart=\"contrasts\"");
         List<TrialId> chain = plans.chain(id("Roof-tray"));
         assertThat(chain).hasSize(3).first().isEqualTo(id("Roof-tray"));
         assertThat(plans.chain(chain.get(2))).isEqualTo(chain);
@@ -73,7 +73,7 @@ class NextPagesIT {
     void twoFiguresStandAgainstEachOther() throws Exception {
         assertThat(get("digestate", "/findings/two?x=yield&y=drain-ec").body())
                 .contains("Among units of one treatment yield and EC of the drain water")
-                .contains("data-scatter");
+                .contains("data-chart=\"scatter\"");
         assertThat(get("digestate", "/findings/two?x=nonsense").statusCode()).isEqualTo(200);
     }
 

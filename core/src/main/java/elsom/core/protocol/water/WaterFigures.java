@@ -1,11 +1,11 @@
 package elsom.core.protocol.water;
 
+import elsom.core.figure.Figure;
+import elsom.core.figure.FigureKind;
+import elsom.core.figure.UnitResult;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Spans;
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.results.Figure;
-import elsom.core.results.FigureKind;
-import elsom.core.results.UnitResult;
 import elsom.core.trial.TrialRecord;
 import elsom.core.water.ExponentialDryDown;
 import elsom.core.water.Gravimetry;

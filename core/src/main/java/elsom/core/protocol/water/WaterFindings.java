@@ -2,11 +2,11 @@ package elsom.core.protocol.water;
 
 import elsom.core.plan.Measure;
 import elsom.core.results.Analysis;
+import elsom.core.results.Courses;
 import elsom.core.results.Derived;
 import elsom.core.results.EndpointFigures;
 import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
-import elsom.core.results.Section;
 import elsom.core.trial.Bench;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
@@ -31,9 +31,10 @@ final class WaterFindings implements Analysis {
         WaterVerdicts.of(weighings).forEach(verdict -> findings.answer(Findings.Answered.unasked(verdict)));
         findings.flags(WaterFlags.of(weighings.record(), weighings.weighed(), weighings.groups()));
         findings.figures(WaterKinds.ALL, weighings.units(), weighings.groups());
+        String look = evidence.record().look(evidence.look()).map(Look::name).orElse("");
         for (Bench bench : weighings.record().benches()) {
-            findings.section(new Section.Courses(bench.number(), "Drying", weighings.courses(bench)));
-            findings.section(new Section.Volumes(bench.number(), weighings.compositions(bench)));
+            findings.section(new Courses(bench.number(), "Drying", weighings.courses(bench)));
+            findings.section(new Volumes(bench.number(), look, weighings.compositions(bench)));
         }
         EndpointFigures.sections(weighings.record(), WaterKinds.ALL, weighings.groups())
                 .forEach(findings::section);

@@ -1,11 +1,11 @@
 package elsom.core.protocol.water;
 
+import elsom.core.figure.GroupKey;
+import elsom.core.figure.GroupResult;
 import elsom.core.flag.Flag;
 import elsom.core.flag.Flag.Severity;
 import elsom.core.flag.FlagCode;
 import elsom.core.quantity.Decimals;
-import elsom.core.results.GroupKey;
-import elsom.core.results.GroupResult;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
 import elsom.core.trial.MishapKind;

@@ -1,7 +1,7 @@
 package elsom.core.protocol.water;
 
+import elsom.core.figure.FigureKind;
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.results.FigureKind;
 import java.util.List;
 
 /** The kinds of figure of a water-holding trial, in the order they are shown. */

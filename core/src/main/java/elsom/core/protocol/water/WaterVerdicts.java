@@ -1,13 +1,13 @@
 package elsom.core.protocol.water;
 
+import elsom.core.figure.Figure;
+import elsom.core.figure.FigureKind;
+import elsom.core.figure.GroupKey;
+import elsom.core.figure.GroupResult;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Sentence;
 import elsom.core.quantity.Spans;
 import elsom.core.results.Course;
-import elsom.core.results.Figure;
-import elsom.core.results.FigureKind;
-import elsom.core.results.GroupKey;
-import elsom.core.results.GroupResult;
 import elsom.core.results.Verdict;
 import elsom.core.results.Verdict.Firmness;
 import elsom.core.stats.MeanDifference;

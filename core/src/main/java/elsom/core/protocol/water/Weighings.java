@@ -1,14 +1,14 @@
 package elsom.core.protocol.water;
 
+import elsom.core.figure.FigureKind;
+import elsom.core.figure.GroupKey;
+import elsom.core.figure.GroupResult;
+import elsom.core.figure.UnitResult;
 import elsom.core.quantity.Decimals;
 import elsom.core.results.Composition;
 import elsom.core.results.Composition.Part;
 import elsom.core.results.Course;
 import elsom.core.results.EndpointFigures;
-import elsom.core.results.FigureKind;
-import elsom.core.results.GroupKey;
-import elsom.core.results.GroupResult;
-import elsom.core.results.UnitResult;
 import elsom.core.stats.Interval;
 import elsom.core.stats.Summary;
 import elsom.core.trial.Bench;

@@ -4,6 +4,7 @@ import static elsom.core.protocol.water.WaterTrial.aTrial;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import elsom.core.figure.GroupKey;
 import elsom.core.flag.Flag;
 import elsom.core.flag.FlagCode;
 import elsom.core.material.LotFigure;
@@ -11,12 +12,11 @@ import elsom.core.material.Origin;
 import elsom.core.mix.Property;
 import elsom.core.results.Composition;
 import elsom.core.results.Course;
+import elsom.core.results.Courses;
 import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
-import elsom.core.results.GroupKey;
 import elsom.core.results.Learned;
 import elsom.core.results.Ranking;
-import elsom.core.results.Section;
 import elsom.core.results.Verdict;
 import elsom.core.trial.MishapKind;
 import java.time.LocalDate;
@@ -44,7 +44,7 @@ class WaterFindingsTest {
     }
 
     private static Course drying(Findings findings) {
-        return findings.sections(Section.Courses.class).get(0).courses().get(0);
+        return findings.sections(Courses.class).get(0).courses().get(0);
     }
 
     private static List<String> flags(Findings findings) {
@@ -154,7 +154,7 @@ class WaterFindingsTest {
     @Test
     void portionsOfTheVolumeSumToOne() {
         Composition fibre = of(fibreAndBrick())
-                .sections(Section.Volumes.class)
+                .sections(Volumes.class)
                 .get(0)
                 .compositions()
                 .get(0);
@@ -226,7 +226,7 @@ class WaterFindingsTest {
                 .medium("Bracken")
                 .inTub("Wood fibre")
                 .dried((t, r) -> 60, (t, r) -> t == 4 ? 120 + r : 200 + r, (t, r) -> 0.01));
-        assertThat(findings.sections(Section.Ranked.class).get(0).ranking().places())
+        assertThat(findings.sections(Ranking.class).get(0).places())
                 .extracting(Ranking.Placed::arm)
                 .containsExactlyInAnyOrder(0, 1, 2);
         assertThat(sentences(findings)).anySatisfy(text -> assertThat(text).contains("at 8.5 cm depth", "at 18 cm"));

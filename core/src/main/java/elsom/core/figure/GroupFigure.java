@@ -1,4 +1,4 @@
-package elsom.core.results;
+package elsom.core.figure;
 
 import elsom.core.stats.Summary;
 import elsom.core.working.Working;

@@ -1,4 +1,4 @@
-package elsom.core.results;
+package elsom.core.figure;
 
 import elsom.core.trial.ExperimentalUnit;
 import java.util.List;

@@ -1,4 +1,4 @@
-package elsom.core.results;
+package elsom.core.figure;
 
 import java.util.List;
 import java.util.Optional;

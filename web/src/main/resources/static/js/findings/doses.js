@@ -28,9 +28,10 @@ export function strips(look, labelRate) {
 }
 
 /** What a look's chart says, for those who can't see it. */
-export function saysDoses(chart, line, index) {
-  const { words } = line.looks[index];
-  return `${chart.label} over ${chart.factor} at ${chart.looks[index]}${line.name ? `, ${line.name}` : ''}. NOEC ${words.noec}, LOEC ${words.loec}, EC10 ${words.ec10}, EC50 ${words.ec50}. To work with: ${words.rate}.`;
+export function saysDoses(chart, index) {
+  const look = chart.looks[index];
+  const said = strips(look, chart.labelRate).map((one) => `${one.name} ${text(one.dose)} ${chart.doseUnit}`).join(', ');
+  return `${chart.label} over ${chart.factor} at ${look.look}${chart.name ? `, ${chart.name}` : ''}. ${said || 'No dose can be told.'}`;
 }
 
 /** Positions of units of one dose beside each other, so that equal readings do not hide each other. */
@@ -44,8 +45,8 @@ export function spread(points) {
   });
 }
 
-function scales(line, wide) {
-  const points = line.looks.flatMap((look) => look.points);
+function scales(chart, wide) {
+  const points = chart.looks.flatMap((look) => look.points);
   const positive = points.map((p) => p.dose).filter((dose) => dose > 0);
   const log = d3.scaleLog().domain([d3.min(positive), d3.max(positive)]).range([LEFT + ZERO + BREAK, wide - 30]);
   const x = (dose) => (dose > 0 ? Math.max(LEFT + ZERO / 2 + 8, log(dose)) : LEFT + ZERO / 2);
@@ -86,68 +87,17 @@ function strip(svg, row, at, { x }) {
   svg.append('path').attr('class', `strip-mark ${row.kind ?? ''}`).attr('d', d3.symbol(shape, 70)()).attr('transform', `translate(${x(row.dose)},${at})`);
 }
 
-function drawLine(place, chart, line, index) {
-  const look = line.looks[index];
+export function draw(place, chart, index = chart.looks.length - 1) {
+  const look = chart.looks[index];
   const wide = Math.max(300, place.clientWidth);
   const rows = strips(look, chart.labelRate);
   place.replaceChildren();
-  const svg = drawing(place, wide, TOP + HIGH + FOOT + 6 * STEP, saysDoses(chart, line, index));
-  const to = scales(line, wide);
+  const svg = drawing(place, wide, TOP + HIGH + FOOT + 6 * STEP, saysDoses(chart, index));
+  const to = scales(chart, wide);
   axes(svg, chart, to, wide);
   curveOf(svg, look, to);
   svg.selectAll('.dose-point').data(spread(look.points)).join('circle').attr('class', 'dose-point').attr('r', 4.5)
     .attr('fill', (p) => `url(#tex-${p.number})`).attr('cx', (p) => to.x(p.dose) + p.off).attr('cy', (p) => to.y(p.value))
     .append('title').text((p) => `${p.unit}: ${p.value} ${chart.unit} at ${text(p.dose)} ${chart.doseUnit}`);
   rows.forEach((row, i) => strip(svg, row, TOP + HIGH + FOOT + 12 + i * STEP, to));
-}
-
-/** How EC10 and NOEC moved from look to look. */
-function drawTimes(place, chart, line) {
-  const told = line.looks.map((look, i) => ({ ...look, name: chart.looks[i] })).filter((look) => look.ec10 || look.noec !== undefined);
-  if (told.length < 2) return;
-  const wide = Math.min(560, Math.max(300, place.clientWidth));
-  const high = 130;
-  const tested = [...new Set(line.looks.flatMap((look) => look.points.map((p) => p.dose)))].filter((dose) => dose > 0);
-  const doses = told.flatMap((look) => [look.noec, look.ec10?.dose, look.ec10?.low, look.ec10?.high]).filter((dose) => dose > 0);
-  const svg = drawing(place, wide, TOP + high + FOOT, `EC10 and NOEC over time. ${told.map((look) => `${look.name}: NOEC ${look.words.noec}, EC10 ${look.words.ec10}`).join('. ')}`);
-  const x = d3.scaleLinear().domain([0, d3.max(told, (look) => look.days)]).range([LEFT, wide - 90]);
-  const y = d3.scaleLog().domain([Math.min(d3.min(doses), d3.min(tested)) / 1.2, Math.max(d3.max(doses), d3.max(tested)) * 1.2]).range([TOP + high, TOP]);
-  svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${TOP + high})`).call(d3.axisBottom(x).tickValues(told.map((look) => look.days)).tickFormat(String).tickSize(4));
-  svg.append('text').attr('x', wide - 82).attr('y', TOP + high + 17).text('days');
-  svg.append('g').attr('class', 'axis').attr('transform', `translate(${LEFT},0)`).call(d3.axisLeft(y).tickValues(tested).tickFormat(text).tickSize(-(wide - LEFT - 90))).select('.domain').remove();
-  svg.append('text').attr('x', LEFT - 8).attr('y', TOP - 10).attr('text-anchor', 'end').text(chart.doseUnit);
-  const noec = told.filter((look) => look.noec !== undefined);
-  const ec10 = told.filter((look) => look.ec10);
-  const step = d3.line().x((look) => x(look.days));
-  svg.append('path').attr('class', 'noec-line').attr('d', step.y((look) => y(look.noec))(noec));
-  svg.append('path').attr('class', 'curve').attr('d', step.y((look) => y(look.ec10.dose))(ec10));
-  svg.selectAll('.ec10-band').data(ec10).join('line').attr('class', 'strip-line').attr('x1', (look) => x(look.days)).attr('x2', (look) => x(look.days)).attr('y1', (look) => y(look.ec10.low)).attr('y2', (look) => y(look.ec10.high));
-  svg.selectAll('.noec-mark').data(noec).join('path').attr('class', 'strip-mark').attr('d', d3.symbol(d3.symbolSquare, 60)()).attr('transform', (look) => `translate(${x(look.days)},${y(look.noec)})`);
-  [['NOEC', noec, (look) => look.noec], ['EC10', ec10, (look) => look.ec10.dose]].filter(([, list]) => list.length).forEach(([name, list, of], i) => {
-    svg.append('text').attr('class', 'name').attr('x', wide - 82).attr('y', y(of(list.at(-1))) + (i ? -4 : 12)).text(name);
-  });
-}
-
-/** A section: charts of each series, and a slider that takes charts and numbers to another look. */
-export function doses(section) {
-  const chart = JSON.parse(section.dataset.doses);
-  const slider = section.querySelector('.look-slider input');
-  const show = (index) => {
-    chart.lines.forEach((line, i) => {
-      drawLine(section.querySelector(`[data-line="${i}"]`), chart, line, index);
-      const { words } = line.looks[index];
-      section.querySelectorAll(`[data-numbers="${i}"] [data-show]`).forEach((place) => { place.textContent = words[place.dataset.show]; });
-      section.querySelector(`[data-how="${i}"]`).textContent = words.how;
-    });
-    section.querySelector('[data-at]').textContent = ` · ${chart.looks[index]}`;
-  };
-  show(chart.looks.length - 1);
-  chart.lines.forEach((line, i) => {
-    const place = section.querySelector(`[data-times="${i}"]`);
-    if (place) drawTimes(place, chart, line);
-  });
-  slider?.addEventListener('input', () => {
-    section.querySelector('.look-slider output').textContent = chart.looks[slider.value];
-    show(Number(slider.value));
-  });
 }
