@@ -35,6 +35,13 @@ public final class Decimals {
         return minus(plain.scale() < 0 ? plain.setScale(0) : plain);
     }
 
+    /** Three digits, trailing zeros dropped, and six decimals at most. */
+    public static String threeDigits(double value) {
+        double size = Math.abs(value);
+        int decimals = size == 0 ? 0 : Math.max(0, 2 - (int) Math.floor(Math.log10(size)));
+        return upTo(value, Math.min(decimals, 6));
+    }
+
     /** A probability as it is read in a table: two decimals, four below 0.01, and no smaller than can be told. */
     public static String p(double p) {
         return p < SMALLEST_P ? "< 0.0001" : fixed(p, p < 0.01 ? 4 : 2);

@@ -55,15 +55,15 @@ public record Findings(
             details = List.copyOf(details);
         }
 
-        Answered with(List<String> more) {
+        public Answered with(List<String> more) {
             return new Answered(question, asked, marked, verdict, more, about);
         }
 
-        Answered about(EndpointCode endpoint) {
+        public Answered about(EndpointCode endpoint) {
             return new Answered(question, asked, marked, verdict, details, Optional.of(endpoint));
         }
 
-        Answered about(FigureKind kind) {
+        public Answered about(FigureKind kind) {
             return about(new EndpointCode(kind.code()));
         }
 

@@ -14,6 +14,7 @@ import elsom.core.plan.PlanCopy;
 import elsom.core.plan.Question;
 import elsom.core.plan.Stated;
 import elsom.core.plan.Treatments;
+import elsom.core.protocol.seedling.BioassayResult;
 import elsom.core.quantity.Bounds;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.EndpointCode;

@@ -26,7 +26,7 @@ import java.util.OptionalDouble;
 import java.util.function.Function;
 
 /** Judges the questions of a plan on its evidence, in the order asked. */
-final class Questions {
+public final class Questions {
     private static final double ALPHA = 0.05;
     private static final int MOST_LOOKS = 40;
 

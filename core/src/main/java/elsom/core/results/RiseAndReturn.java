@@ -17,9 +17,9 @@ import java.util.stream.IntStream;
  * @param looks in order of time, one or more
  * @param byLook what was measured at each look, by unit; none of them empty
  */
-record RiseAndReturn(List<Look> looks, List<Map<UnitCode, Double>> byLook) {
+public record RiseAndReturn(List<Look> looks, List<Map<UnitCode, Double>> byLook) {
     /** How it ended. */
-    enum Ending {
+    public enum Ending {
         ONE_LOOK,
         NEVER_ROSE,
         NOT_FALLEN,
@@ -28,7 +28,7 @@ record RiseAndReturn(List<Look> looks, List<Map<UnitCode, Double>> byLook) {
         UNCLEAR
     }
 
-    RiseAndReturn {
+    public RiseAndReturn {
         looks = List.copyOf(looks);
         byLook = byLook.stream().map(Map::copyOf).toList();
         if (looks.isEmpty() || looks.size() != byLook.size() || byLook.stream().anyMatch(Map::isEmpty)) {
@@ -36,31 +36,31 @@ record RiseAndReturn(List<Look> looks, List<Map<UnitCode, Double>> byLook) {
         }
     }
 
-    double mean(int look) {
+    public double mean(int look) {
         return byLook.get(look).values().stream()
                 .mapToDouble(Double::doubleValue)
                 .average()
                 .orElseThrow();
     }
 
-    /** The index of the look with the highest mean, the first of equals. */
-    int first() {
+    public int first() {
         return 0;
     }
 
-    int peak() {
+    /** The index of the look with the highest mean, the first of equals. */
+    public int peak() {
         return IntStream.range(0, looks.size())
                 .boxed()
                 .max(Comparator.comparing(this::mean).thenComparing(Comparator.reverseOrder()))
                 .orElseThrow();
     }
 
-    int last() {
+    public int last() {
         return looks.size() - 1;
     }
 
     /** What it is now more than at first, as a mean of the units. */
-    Optional<Interval> left() {
+    public Optional<Interval> left() {
         return since(last());
     }
 
@@ -79,7 +79,7 @@ record RiseAndReturn(List<Look> looks, List<Map<UnitCode, Double>> byLook) {
      *
      * @param matters the least that matters, in the unit of what was measured
      */
-    Ending ending(double matters) {
+    public Ending ending(double matters) {
         if (looks.size() == 1) {
             return Ending.ONE_LOOK;
         }

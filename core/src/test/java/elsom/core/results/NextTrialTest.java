@@ -9,6 +9,8 @@ import elsom.core.plan.Plan;
 import elsom.core.plan.PlanCheck;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Question;
+import elsom.core.protocol.seedling.ABioassay;
+import elsom.core.protocol.seedling.BioassayResult;
 import elsom.core.trial.TrialId;
 import java.util.List;
 import java.util.Objects;

@@ -1,7 +1,7 @@
 package elsom.web.findings;
 
 import elsom.core.protocol.Cautions;
-import elsom.core.results.TitrationResult;
+import elsom.core.protocol.liming.TitrationResult;
 import elsom.web.platform.NotFound;
 import java.util.List;
 import org.springframework.stereotype.Controller;

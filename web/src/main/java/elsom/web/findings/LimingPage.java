@@ -2,10 +2,9 @@ package elsom.web.findings;
 
 import elsom.core.chemistry.LimeDose;
 import elsom.core.protocol.Caution;
+import elsom.core.protocol.liming.TitrationAnswers;
+import elsom.core.protocol.liming.TitrationResult;
 import elsom.core.quantity.Decimals;
-import elsom.core.results.DoseResult;
-import elsom.core.results.TitrationAnswers;
-import elsom.core.results.TitrationResult;
 import elsom.core.stats.Outcome;
 import elsom.web.kit.TrialHeader;
 import java.util.List;
@@ -41,7 +40,7 @@ public record LimingPage(
                 header,
                 result.product() + " at " + result.look().name(),
                 form,
-                found.map(one -> (DoseResult.number(one.gramsPerLitre()) + " "
+                found.map(one -> (Decimals.threeDigits(one.gramsPerLitre()) + " "
                                         + result.unit().symbol())
                                 .strip())
                         .orElse(""),
@@ -60,7 +59,7 @@ public record LimingPage(
     }
 
     private static String grams(LimeDose dose, double millilitres) {
-        return DoseResult.number(dose.gramsFor(millilitres)) + " g";
+        return Decimals.threeDigits(dose.gramsFor(millilitres)) + " g";
     }
 
     private static List<String> remarks(TitrationResult result, Optional<LimeDose> found) {

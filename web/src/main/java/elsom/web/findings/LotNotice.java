@@ -4,7 +4,7 @@ import elsom.core.diagnosis.Cause;
 import elsom.core.diagnosis.NextTest;
 import elsom.core.diagnosis.Remedy;
 import elsom.core.mix.Quarantine;
-import elsom.core.results.BioassayResult;
+import elsom.core.protocol.seedling.BioassayResult;
 import elsom.core.results.Findings;
 import elsom.web.kit.Times;
 import java.time.ZoneId;

@@ -2,7 +2,7 @@ package elsom.web.findings;
 
 import elsom.core.dose.WorkingRate;
 import elsom.core.protocol.Cautions;
-import elsom.core.results.DoseResult;
+import elsom.core.protocol.dose.DoseResult;
 import elsom.core.stats.Outcome;
 import elsom.web.platform.NotFound;
 import java.util.List;

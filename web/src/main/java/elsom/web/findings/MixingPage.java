@@ -3,12 +3,12 @@ package elsom.web.findings;
 import elsom.core.dose.Dilution;
 import elsom.core.dose.WorkingRate;
 import elsom.core.protocol.Caution;
+import elsom.core.protocol.dose.DoseResult;
+import elsom.core.protocol.dose.DoseWording;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Quantity;
 import elsom.core.quantity.Sentence;
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.results.DoseResult;
-import elsom.core.results.DoseWording;
 import elsom.core.stats.Outcome;
 import elsom.web.kit.TrialHeader;
 import java.util.List;
@@ -109,11 +109,11 @@ public record MixingPage(
                 .map(unit -> new Quantity(millilitres, UnitOfMeasure.MILLILITRE)
                         .in(unit)
                         .value())
-                .map(value -> value > 0 && value < LEAST_SHOWN ? "–" : DoseResult.number(value))
+                .map(value -> value > 0 && value < LEAST_SHOWN ? "–" : Decimals.threeDigits(value))
                 .toList();
     }
 
     private static String amount(double value, UnitOfMeasure from, UnitOfMeasure to) {
-        return DoseResult.number(new Quantity(value, from).in(to).value()) + " " + to.symbol();
+        return Decimals.threeDigits(new Quantity(value, from).in(to).value()) + " " + to.symbol();
     }
 }

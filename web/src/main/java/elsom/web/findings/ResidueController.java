@@ -1,6 +1,6 @@
 package elsom.web.findings;
 
-import elsom.core.results.PlantBackResult;
+import elsom.core.protocol.seedling.PlantBackResult;
 import elsom.web.kit.TrialHeader;
 import elsom.web.platform.NotFound;
 import org.springframework.stereotype.Controller;

@@ -3,7 +3,7 @@ package elsom.web.bench;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.plan.Measured;
-import elsom.core.results.ABioassay;
+import elsom.core.protocol.seedling.ABioassay;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.plan.Plan;
 import elsom.core.plan.Pots;
-import elsom.core.results.ABioassay;
+import elsom.core.protocol.seedling.ABioassay;
 import elsom.core.trial.MishapKind;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;

@@ -3,7 +3,7 @@ package elsom.web.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import elsom.core.results.ABioassay;
+import elsom.core.protocol.seedling.ABioassay;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.TrialRecord;
 import java.io.ByteArrayInputStream;

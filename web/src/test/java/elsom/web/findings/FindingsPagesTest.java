@@ -11,7 +11,7 @@ import elsom.core.plan.LevelsText;
 import elsom.core.plan.Measured;
 import elsom.core.plan.Plan;
 import elsom.core.protocol.Protocols;
-import elsom.core.results.ABioassay;
+import elsom.core.protocol.seedling.ABioassay;
 import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
 import elsom.core.section.Account;

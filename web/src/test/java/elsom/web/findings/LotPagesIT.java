@@ -7,7 +7,7 @@ import elsom.core.material.LotFigure;
 import elsom.core.material.Origin;
 import elsom.core.mix.Property;
 import elsom.core.mix.Quarantine;
-import elsom.core.results.BioassayResult;
+import elsom.core.protocol.seedling.BioassayResult;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;

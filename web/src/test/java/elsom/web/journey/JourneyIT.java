@@ -222,7 +222,7 @@ class JourneyIT extends BrowserTest {
         assertThat(page.locator(".drawn-course svg .point")).not().hasCount(0);
         isAccessible();
         press("n");
-        assertThat(page.locator("table.numbers").first()).isVisible();
+        assertThat(page.locator(".pictured table").first()).isVisible();
         press("n");
         Locator figure = page.locator("a.figure[href*='kind=capacity']").first();
         // The table is one stop of the Tab key, with arrows from number to number.

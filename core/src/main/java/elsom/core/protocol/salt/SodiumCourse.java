@@ -9,7 +9,6 @@ import elsom.core.protocol.MeasureParts;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.ProtocolData;
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.results.SodiumAnswers;
 
 /** Sodium before, during and after salty water. */
 public final class SodiumCourse {

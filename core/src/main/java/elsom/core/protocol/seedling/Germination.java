@@ -7,7 +7,6 @@ import elsom.core.protocol.MeasureParts;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.ProtocolData;
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.results.GerminationAnswers;
 import java.time.Duration;
 
 /** Germination and root bioassay. */

@@ -10,7 +10,6 @@ import elsom.core.protocol.MeasureParts;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.ProtocolData;
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.results.PlantBackAnswers;
 import java.util.List;
 
 /** Plant-back after a treatment. */

@@ -2,7 +2,6 @@ package elsom.core.protocol.water;
 
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.results.Composition;
 import elsom.core.section.Account;
 import elsom.core.section.Amount;
 import elsom.core.section.Cell;

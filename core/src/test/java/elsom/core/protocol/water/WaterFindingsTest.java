@@ -10,7 +10,6 @@ import elsom.core.flag.FlagCode;
 import elsom.core.material.LotFigure;
 import elsom.core.material.Origin;
 import elsom.core.mix.Property;
-import elsom.core.results.Composition;
 import elsom.core.results.Course;
 import elsom.core.results.Courses;
 import elsom.core.results.Evidence;

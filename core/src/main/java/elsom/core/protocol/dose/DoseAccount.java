@@ -1,0 +1,172 @@
+package elsom.core.protocol.dose;
+
+import elsom.core.dose.DoseCurve;
+import elsom.core.dose.DoseEffect;
+import elsom.core.figure.FigureKind;
+import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Sentence;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.section.Account;
+import elsom.core.section.Amount;
+import elsom.core.section.Cell;
+import elsom.core.section.Column;
+import elsom.core.section.Door;
+import elsom.core.section.Fact;
+import elsom.core.section.Part;
+import elsom.core.section.Table;
+import elsom.core.trial.TrialRecord;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/** Tells what a series of doses did: curve, harmless and harmful doses, and how they changed with time. */
+final class DoseAccount {
+    private static final double MISSES = 0.05;
+    private static final String UNTOLD = "can't tell";
+
+    private final TrialRecord record;
+    private final DoseResult result;
+
+    DoseAccount(TrialRecord record, DoseResult result) {
+        this.record = record;
+        this.result = result;
+    }
+
+    Account account() {
+        Account.Builder account = Account.of(
+                        "doses",
+                        result.kind().label() + " by "
+                                + (result.by() == DoseResult.By.SHARE
+                                        ? Sentence.inside(result.factor())
+                                        : result.by().label()))
+                .about(result.look().name())
+                .parts(result.lines().stream().map(this::part).toList());
+        if (result.lines().stream().anyMatch(line -> line.rate().asOptional().isPresent())) {
+            account.door(Door.MIXING, result.kind().code());
+        }
+        return account.method("", List.of(how(result.lines().get(0).effect()))).build();
+    }
+
+    private Part part(DoseResult.Line line) {
+        List<Table> tables = new ArrayList<>();
+        if (line.atLooks().size() > 1) {
+            tables.add(atEachLook(line));
+        }
+        tables.add(eachDose(line));
+        return Part.drawn(DoseChart.of(record, result, line), tables.toArray(Table[]::new))
+                .named(line.name())
+                .standing(line.atLooks().stream()
+                        .map(at -> new Part.Standing(at.look().name(), facts(at), how(at.effect())))
+                        .toList());
+    }
+
+    private List<Fact> facts(DoseResult.AtLook at) {
+        return List.of(
+                Fact.leading(
+                        "To work with",
+                        rate(at),
+                        at.rate()
+                                .asOptional()
+                                .map(found -> DoseWording.standing(result, found))
+                                .orElseGet(() -> at.rate().whyNot().orElse("") + ".")),
+                Fact.of("No harm shown up to", "NOEC", noec(at)),
+                Fact.of("Harm from", "LOEC", loec(at)),
+                Fact.of("A tenth of the effect", "EC10", effective(at, 10)),
+                Fact.of("A fifth", "EC20", effective(at, 20)),
+                Fact.of("Half", "EC50", effective(at, 50)));
+    }
+
+    private Cell rate(DoseResult.AtLook at) {
+        return at.rate().asOptional().map(found -> dose(found.rate())).orElseGet(() -> Cell.none("none"));
+    }
+
+    private Cell noec(DoseResult.AtLook at) {
+        return tested(at, at.effect().tested().noec(), "none: the lowest harms");
+    }
+
+    private Cell loec(DoseResult.AtLook at) {
+        return tested(at, at.effect().tested().loec(), "none tested");
+    }
+
+    private Cell tested(DoseResult.AtLook at, OptionalDouble found, String without) {
+        return at.effect().tested().refused().isPresent()
+                ? Cell.none(UNTOLD)
+                : found.isPresent() ? dose(found.getAsDouble()) : Cell.none(without);
+    }
+
+    private Cell dose(double dose) {
+        return Cell.number(result.dose(dose), Amount.of(dose, result.unit()));
+    }
+
+    private Cell effective(DoseResult.AtLook at, double percent) {
+        Optional<DoseCurve.Effective> found = at.effect().effective(percent);
+        if (found.isEmpty()) {
+            return Cell.none(at.effect().curve().asOptional().isPresent() ? "can't be told" : Cell.NONE);
+        }
+        return Cell.number(
+                DoseWording.shown(result, found.get()),
+                found.filter(one -> !one.outside())
+                        .map(one -> Amount.of(one.dose(), result.unit()).within(one.interval95())));
+    }
+
+    private Table atEachLook(DoseResult.Line line) {
+        return Table.of(
+                        "doses-over-time",
+                        "At each look",
+                        List.of(
+                                Column.<DoseResult.AtLook>words(
+                                        "Look", at -> at.look().name()),
+                                Column.numbers("NOEC", this::noec),
+                                Column.numbers("LOEC", this::loec),
+                                Column.numbers("EC10", at -> effective(at, 10)),
+                                Column.numbers("EC50", at -> effective(at, 50)),
+                                Column.numbers("would have allowed", this::rate)),
+                        line.atLooks())
+                .under(DoseTimes.of(result, line))
+                .folded();
+    }
+
+    private Table eachDose(DoseResult.Line line) {
+        FigureKind finer = result.kind().finer();
+        List<Column<DoseEffect.Level>> columns = new ArrayList<>(List.of(
+                Column.cells(result.factor(), level -> dose(level.dose())),
+                Column.numbers("n", level -> Cell.count(level.n())),
+                Column.values("Mean", finer, DoseEffect.Level::mean)));
+        if (!line.areas().isEmpty()) {
+            columns.add(Column.numbers("Area under its course", "unit × days", "", level -> area(line, level)));
+        }
+        return Table.of("each-dose", "Each strength", columns, line.effect().levels())
+                .folded();
+    }
+
+    private Cell area(DoseResult.Line line, DoseEffect.Level level) {
+        return line.areas().stream()
+                .filter(area -> area.dose() == level.dose())
+                .findFirst()
+                .map(area -> Cell.number(Decimals.fixed(area.mean(), 1), Amount.of(area.mean(), UnitOfMeasure.COUNT)))
+                .orElseGet(() -> Cell.none(Cell.NONE));
+    }
+
+    private static String how(DoseEffect effect) {
+        String curve = effect.curve()
+                .asOptional()
+                .map(found ->
+                        "Curve: " + found.model().label() + " (" + found.model().source() + ")"
+                                + (found.lackOfFitP().isPresent()
+                                        ? fits(found.lackOfFitP().getAsDouble())
+                                        : "")
+                                + ".")
+                .orElseGet(() -> "No curve: " + effect.curve().whyNot().orElse("") + ".");
+        return effect.tested().test().isEmpty()
+                ? curve
+                : curve + " NOEC and LOEC: " + effect.tested().test() + ", each dose beside the control.";
+    }
+
+    private static String fits(double p) {
+        return p < MISSES
+                ? "; it misses the means by more than chance (lack of fit, p " + Decimals.p(p)
+                        + "), so read its figures with care"
+                : "; it goes through the means (lack of fit, p " + Decimals.p(p) + ")";
+    }
+}

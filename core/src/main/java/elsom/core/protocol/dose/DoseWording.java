@@ -1,0 +1,169 @@
+package elsom.core.protocol.dose;
+
+import elsom.core.dose.DoseCurve;
+import elsom.core.dose.DoseEffect;
+import elsom.core.dose.WorkingRate;
+import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Sentence;
+import elsom.core.results.Findings;
+import elsom.core.results.Verdict;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** Says what doses did. */
+public final class DoseWording {
+    private static final double NEXT_TO_NOTHING = 1e-9;
+    private static final int MOST_EARLIER = 4;
+
+    private DoseWording() {}
+
+    /** The answer about an endpoint: the harmless dose, the harmful one, and what to work with. */
+    static Findings.Answered of(DoseResult result) {
+        List<String> details = new ArrayList<>();
+        for (DoseResult.Line line : result.lines()) {
+            withName(line, rate(result, line)).ifPresent(details::add);
+            withName(line, Optional.of(effective(result, line))).ifPresent(details::add);
+            withName(line, earlier(result, line)).ifPresent(details::add);
+        }
+        result.sensitivity().map(DoseWording::sensitivity).ifPresent(details::add);
+        return Findings.Answered.unasked(verdict(result)).with(details).about(result.kind());
+    }
+
+    private static Optional<String> withName(DoseResult.Line line, Optional<String> sentence) {
+        return sentence.map(said -> line.name().isEmpty() ? said : line.name() + ": " + said);
+    }
+
+    private static Verdict verdict(DoseResult result) {
+        List<String> parts = result.lines().stream()
+                .map(line -> (line.name().isEmpty() ? "" : line.name() + ": ") + tested(result, line.effect()))
+                .toList();
+        boolean harm = result.lines().stream()
+                .anyMatch(line -> line.effect().tested().loec().isPresent());
+        boolean told = result.lines().stream()
+                .allMatch(line -> line.effect().tested().refused().isEmpty());
+        return new Verdict(
+                !told ? Verdict.Firmness.CANT_TELL : harm ? Verdict.Firmness.SETTLED : Verdict.Firmness.SO_FAR,
+                result.factor() + ", " + Sentence.inside(result.kind().label()) + " at "
+                        + result.look().name() + ": " + String.join("; ", parts) + ".",
+                "It holds for " + (result.crop().isBlank() ? "this species" : result.crop())
+                        + " of this age and for this stock only; the label and local rules come first."
+                        + " “None shown” is what these units could see, and few units see little.");
+    }
+
+    private static String tested(DoseResult result, DoseEffect effect) {
+        DoseEffect.Tested tested = effect.tested();
+        if (tested.refused().isPresent()) {
+            return "can't tell, for "
+                    + Character.toLowerCase(tested.refused().get().charAt(0))
+                    + tested.refused().get().substring(1);
+        }
+        if (tested.loec().isEmpty()) {
+            return "no harm was shown up to " + result.dose(tested.noec().orElseThrow()) + ", the highest tested"
+                    + missed(result, effect);
+        }
+        String harm = "harm from " + result.dose(tested.loec().getAsDouble()) + " on";
+        return tested.noec().isPresent()
+                ? harm + ", none shown up to " + result.dose(tested.noec().getAsDouble()) + missed(result, effect)
+                : harm + ", the lowest tested: nothing weaker was";
+    }
+
+    /** What a "none" of few units may hide. */
+    private static String missed(DoseResult result, DoseEffect effect) {
+        return effect.proven() || effect.tested().unseen().isEmpty()
+                ? ""
+                : Double.isInfinite(effect.tested().unseen().getAsDouble())
+                        ? ", by so few units that any harm could have been missed"
+                        : ", where these units could have missed a harm of "
+                                + result.kind()
+                                        .finer()
+                                        .show(effect.tested().unseen().getAsDouble());
+    }
+
+    /** What can be worked with, and whether just that was tested. */
+    public static Optional<String> rate(DoseResult result, DoseResult.Line line) {
+        return line.rate()
+                .asOptional()
+                .map(rate -> "To work with: " + result.dose(rate.rate()) + " at most, "
+                        + rate.of().label() + ", " + result.dose(rate.basis()) + ", over a safety factor of "
+                        + Decimals.upTo(rate.factor(), 2) + ". " + standing(result, rate)
+                        + label(result, rate))
+                .or(() -> line.rate().whyNot().map(why -> "No rate to work with: " + why + "."));
+    }
+
+    /** What the label says where the rate would go beyond it; empty otherwise. */
+    public static String label(DoseResult result, WorkingRate rate) {
+        return result.labelRate().isPresent()
+                        && rate.rate() > result.labelRate().getAsDouble()
+                ? " The label's rate is " + result.dose(result.labelRate().getAsDouble()) + ": never go above it."
+                : "";
+    }
+
+    /** Whether the rate was tested. */
+    public static String standing(DoseResult result, WorkingRate rate) {
+        if (rate.between().tested()) {
+            return "Just this strength was tested.";
+        }
+        return "It was not tested itself; it lies between "
+                + (rate.between().low() <= NEXT_TO_NOTHING
+                        ? "none"
+                        : result.dose(rate.between().low())) + " and "
+                + result.dose(rate.between().high()) + ", which were.";
+    }
+
+    private static String effective(DoseResult result, DoseResult.Line line) {
+        Optional<DoseCurve> curve = line.effect().curve().asOptional();
+        if (curve.isEmpty()) {
+            return "No curve: " + line.effect().curve().whyNot().orElse("the points hold none") + ".";
+        }
+        List<String> said = new ArrayList<>();
+        for (int percent : new int[] {10, 50}) {
+            line.effect().effective(percent).ifPresent(found -> said.add("EC" + percent + " " + shown(result, found)));
+        }
+        return (said.isEmpty() ? "The curve is too uncertain to tell how much does how much" : String.join(", ", said))
+                + ".";
+    }
+
+    /** "0.62 % (95 % interval 0.5 to 0.77)", or that it lies outside what was tested. */
+    public static String shown(DoseResult result, DoseCurve.Effective found) {
+        return found.outside()
+                ? "outside the strengths tested"
+                : result.dose(found.dose()) + " (95 % interval "
+                        + Decimals.threeDigits(found.interval95().low()) + " to "
+                        + Decimals.threeDigits(found.interval95().high()) + ")";
+    }
+
+    /** What a trial that ended sooner would have allowed, where that was more. */
+    static Optional<String> earlier(DoseResult result, DoseResult.Line line) {
+        double last = line.rate().asOptional().map(WorkingRate::rate).orElse(0.0);
+        List<DoseResult.AtLook> laxer = line.atLooks().stream()
+                .filter(at -> at.rate()
+                        .asOptional()
+                        .map(rate -> rate.rate() > last * (1 + NEXT_TO_NOTHING) + NEXT_TO_NOTHING)
+                        .orElse(false))
+                .toList();
+        if (laxer.isEmpty()) {
+            return Optional.empty();
+        }
+        Map<String, String> allowed = new LinkedHashMap<>();
+        laxer.forEach(at -> allowed.put(
+                result.dose(at.rate().asOptional().orElseThrow().rate()),
+                at.look().name()));
+        return Optional.of("Injury takes time: a trial that ended sooner would have allowed "
+                + allowed.entrySet().stream()
+                        .limit(MOST_EARLIER)
+                        .map(one -> one.getKey() + " at " + one.getValue())
+                        .collect(Collectors.joining(", "))
+                + ".");
+    }
+
+    private static String sensitivity(DoseResult.Sensitivity found) {
+        return found.first() + " stands " + Decimals.upTo(found.ratio(), 2) + " times the strength that "
+                + found.second()
+                + " does for half the effect (95 % interval " + Decimals.upTo(found.low(), 2) + " to "
+                + Decimals.upTo(found.high(), 2) + ").";
+    }
+}

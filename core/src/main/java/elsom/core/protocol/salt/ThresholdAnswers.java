@@ -1,0 +1,151 @@
+package elsom.core.protocol.salt;
+
+import elsom.core.curve.SalinityResponse;
+import elsom.core.curve.XyData;
+import elsom.core.dose.DoseEffect;
+import elsom.core.figure.FigureKind;
+import elsom.core.plan.Factor;
+import elsom.core.plan.FactorKind;
+import elsom.core.plan.Measure;
+import elsom.core.results.Analysis;
+import elsom.core.results.Evidence;
+import elsom.core.results.Findings;
+import elsom.core.results.UnitValues;
+import elsom.core.stats.Outcome;
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Look;
+import elsom.core.trial.Reading;
+import elsom.core.trial.TrialRecord;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+
+/**
+ * From which salinity on a crop loses yield, and how fast (Maas & Hoffman 1977), by what was really reached in the root zone
+ * where that was measured.
+ */
+public final class ThresholdAnswers implements Analysis {
+    private static final double ALPHA = 0.05;
+
+    private final EndpointCode yield;
+    private final List<EndpointCode> measures;
+
+    /**
+     * The analysis.
+     *
+     * @param yield the endpoint that falls
+     * @param measures of salinity, the most telling first
+     */
+    public ThresholdAnswers(String yield, String... measures) {
+        this.yield = new EndpointCode(yield);
+        this.measures = List.of(measures).stream().map(EndpointCode::new).toList();
+    }
+
+    @Override
+    public void add(Evidence evidence, Findings.Draft findings) {
+        List<Factor> factors = evidence.plan().treatments().factors();
+        Optional<Measure> harvested = evidence.measured().stream()
+                .filter(measure -> measure.endpoint().code().equals(yield))
+                .findFirst();
+        boolean series = factors.size() == 1
+                && factors.get(0).kind() == FactorKind.DOSE
+                && factors.get(0).measured();
+        if (series && harvested.isPresent()) {
+            ThresholdResult result = result(evidence, factors.get(0), harvested.get());
+            findings.answer(Findings.Answered.unasked(ThresholdWording.of(result))
+                    .about(result.yield())
+                    .with(ThresholdWording.details(result, factors.get(0))));
+            findings.section(result);
+        }
+    }
+
+    private ThresholdResult result(Evidence evidence, Factor strengths, Measure harvested) {
+        TrialRecord record = evidence.record();
+        Look look = evidence.lookOf(yield).orElseThrow();
+        Optional<EndpointCode> by = measures.stream()
+                .filter(code -> !evidence.looksOf(code).isEmpty())
+                .findFirst();
+        FigureKind axis = by.map(code -> FigureKind.of(record.endpoint(code)))
+                .orElseGet(() -> new FigureKind("strength", strengths.name(), "", strengths.unit(), 1));
+        List<ThresholdResult.Point> points = new ArrayList<>();
+        for (ExperimentalUnit unit : record.units()) {
+            OptionalDouble salinity = by.map(code -> mean(evidence, unit, evidence.looksOf(code), code))
+                    .orElseGet(() -> OptionalDouble.of(given(evidence, strengths, unit.treatment() - 1)));
+            OptionalDouble harvest = mean(evidence, unit, List.of(look), yield);
+            if (salinity.isPresent() && harvest.isPresent()) {
+                points.add(new ThresholdResult.Point(
+                        unit.code().value(), unit.treatment() - 1, salinity.getAsDouble(), harvest.getAsDouble()));
+            }
+        }
+        Outcome<SalinityResponse> fit = SalinityResponse.fit(
+                new XyData(
+                        points.stream()
+                                .mapToDouble(ThresholdResult.Point::salinity)
+                                .toArray(),
+                        points.stream()
+                                .mapToDouble(ThresholdResult.Point::yield)
+                                .toArray()),
+                true);
+        return new ThresholdResult(
+                FigureKind.of(record.endpoint(yield)),
+                axis,
+                look,
+                points,
+                fit,
+                DoseEffect.of(
+                                UnitValues.of(evidence, harvested, look, Optional.empty()),
+                                IntStream.range(0, record.treatments().size())
+                                        .mapToObj(arm -> new DoseEffect.Given(arm, given(evidence, strengths, arm)))
+                                        .toList(),
+                                ALPHA,
+                                0)
+                        .tested(),
+                strengths(record, points, fit));
+    }
+
+    private static double given(Evidence evidence, Factor strengths, int arm) {
+        int level = evidence.plan().treatments().all().get(arm).levels().get(0);
+        return Objects.requireNonNull(strengths.levels().get(level).amount());
+    }
+
+    private static OptionalDouble mean(Evidence evidence, ExperimentalUnit unit, List<Look> looks, EndpointCode code) {
+        Endpoint endpoint = evidence.record().endpoint(code);
+        return looks.stream()
+                .flatMap(look -> UnitValues.readings(evidence.record(), endpoint, look, unit).stream())
+                .map(Reading::value)
+                .mapToDouble(value -> Objects.requireNonNull(value))
+                .average();
+    }
+
+    private static List<ThresholdResult.Strength> strengths(
+            TrialRecord record, List<ThresholdResult.Point> points, Outcome<SalinityResponse> fit) {
+        double whole = fit.asOptional().map(SalinityResponse::highest).orElse(Double.NaN);
+        List<ThresholdResult.Strength> strengths = new ArrayList<>();
+        for (int arm = 0; arm < record.treatments().size(); arm++) {
+            int number = arm;
+            List<ThresholdResult.Point> here =
+                    points.stream().filter(point -> point.arm() == number).toList();
+            if (!here.isEmpty()) {
+                double harvest = here.stream()
+                        .mapToDouble(ThresholdResult.Point::yield)
+                        .average()
+                        .orElseThrow();
+                strengths.add(new ThresholdResult.Strength(
+                        record.treatments().get(arm).name(),
+                        here.stream()
+                                .mapToDouble(ThresholdResult.Point::salinity)
+                                .average()
+                                .orElseThrow(),
+                        harvest,
+                        100 * harvest / whole,
+                        here.size()));
+            }
+        }
+        return strengths;
+    }
+}

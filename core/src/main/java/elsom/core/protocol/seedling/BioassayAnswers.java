@@ -1,0 +1,118 @@
+package elsom.core.protocol.seedling;
+
+import elsom.core.diagnosis.Diagnosis;
+import elsom.core.diagnosis.NextTest;
+import elsom.core.diagnosis.Seen;
+import elsom.core.dose.DoseEffect;
+import elsom.core.figure.FigureKind;
+import elsom.core.plan.Measure;
+import elsom.core.protocol.dose.DoseAnswers;
+import elsom.core.protocol.dose.DoseResult;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.results.Analysis;
+import elsom.core.results.Evidence;
+import elsom.core.results.Findings;
+import elsom.core.stats.Outcome;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.Look;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+
+/** Whether a lot injures seedlings, from which share on, in which plants, and what is likely the cause. */
+public final class BioassayAnswers implements Analysis {
+    /** The most injury a clean control may have: slight. */
+    private static final double CLEAN = 2;
+
+    private static final String NOT_USED =
+            "A lot that injures is not used at any share: put it in quarantine and look for the cause";
+
+    private final DoseAnswers doses;
+
+    public BioassayAnswers(DoseAnswers doses) {
+        this.doses = doses;
+    }
+
+    @Override
+    public void add(Evidence evidence, Findings.Draft findings) {
+        Optional<Measure> injury = evidence.measured().stream()
+                .filter(measure -> measure.endpoint().code().equals(EndpointCode.INJURY))
+                .findFirst();
+        LotArms arms = LotArms.of(evidence);
+        injury.ifPresent(measure -> arms.lots().stream()
+                .filter(lot -> arms.series(lot).keySet().stream()
+                        .anyMatch(where -> where.remedy().isEmpty()))
+                .map(lot -> result(evidence, measure, arms, lot, arms.series(lot)))
+                // What injures comes first.
+                .sorted(Comparator.comparing(BioassayResult::injurious).reversed())
+                .forEach(result -> {
+                    findings.answer(BioassayWording.of(result));
+                    findings.section(result);
+                    if (result.injurious()) {
+                        findings.section(shares(evidence, result));
+                    }
+                }));
+    }
+
+    private BioassayResult result(
+            Evidence evidence,
+            Measure measure,
+            LotArms arms,
+            String lot,
+            Map<LotArms.Where, List<DoseEffect.Given>> series) {
+        List<Look> looks = evidence.looksOf(EndpointCode.INJURY);
+        Map<LotArms.Where, DoseResult.Line> lines = new LinkedHashMap<>();
+        series.forEach(
+                (where, given) -> lines.put(where, kept(doses.line(evidence, measure, looks, where.plant(), given))));
+        List<BioassayResult.Species> species = lines.entrySet().stream()
+                .filter(entry -> entry.getKey().remedy().isEmpty())
+                .map(entry -> new BioassayResult.Species(
+                        entry.getKey().plant(), entry.getKey().group(), entry.getValue()))
+                .sorted(Comparator.comparing(BioassayResult.Species::injured).reversed())
+                .toList();
+        Optional<String> refused = refused(species);
+        boolean asks = refused.isEmpty() && species.stream().anyMatch(BioassayResult.Species::injured);
+        LotSigns signs = new LotSigns(evidence, lines, series);
+        List<Seen> seen = asks ? signs.seen() : List.of();
+        Optional<Diagnosis> diagnosis =
+                asks ? Optional.of(Diagnosis.of(seen, evidence.likelihoods())) : Optional.empty();
+        Optional<NextTest> next = diagnosis.flatMap(found -> found.next(
+                seen.stream().map(Seen::sign).collect(Collectors.toSet()), signs.groups(), evidence.likelihoods()));
+        return new BioassayResult(lot, arms.clean(), looks.get(looks.size() - 1), species, refused, diagnosis, next);
+    }
+
+    private static Optional<String> refused(List<BioassayResult.Species> species) {
+        return species.stream()
+                .filter(one -> one.line().effect().levels().stream()
+                        .anyMatch(level -> level.dose() == 0 && level.mean() > CLEAN))
+                .map(one -> "the clean control of " + one.name() + " is injured itself, by more than 2 points")
+                .findFirst();
+    }
+
+    /** Without a share to work with: a lot that injures in one plant is not used under another. */
+    private static DoseResult.Line kept(DoseResult.Line line) {
+        return new DoseResult.Line(
+                line.name(),
+                line.atLooks().stream()
+                        .map(at -> new DoseResult.AtLook(at.look(), at.effect(), Outcome.notEstimable(NOT_USED)))
+                        .toList(),
+                Outcome.notEstimable(NOT_USED),
+                line.areas());
+    }
+
+    private static DoseResult shares(Evidence evidence, BioassayResult result) {
+        return new DoseResult(
+                FigureKind.of(evidence.record().endpoint(EndpointCode.INJURY)),
+                DoseResult.By.SHARE,
+                "Share of " + result.lot(),
+                UnitOfMeasure.PERCENT,
+                OptionalDouble.empty(),
+                evidence.plan().asked().crop(),
+                result.look(),
+                result.species().stream().map(BioassayResult.Species::line).toList());
+    }
+}

@@ -1,0 +1,63 @@
+package elsom.core.protocol.seedling;
+
+import elsom.core.diagnosis.Cause;
+import elsom.core.diagnosis.Diagnosis;
+import elsom.core.diagnosis.IndicatorGroup;
+import elsom.core.diagnosis.NextTest;
+import elsom.core.protocol.dose.DoseResult;
+import elsom.core.section.Account;
+import elsom.core.section.Section;
+import elsom.core.trial.Look;
+import elsom.core.trial.TrialRecord;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What a lot did to seedlings, and why.
+ *
+ * @param lot the material under suspicion
+ * @param clean the medium it was held against
+ * @param species in which it was tested, the most injured first
+ * @param refused why no cause can be asked for; empty when one can
+ * @param diagnosis empty when nothing was injured, or it is refused
+ * @param next the test that would split the two most likely causes
+ */
+public record BioassayResult(
+        String lot,
+        String clean,
+        Look look,
+        List<Species> species,
+        Optional<String> refused,
+        Optional<Diagnosis> diagnosis,
+        Optional<NextTest> next)
+        implements Section {
+    @Override
+    public Account account(TrialRecord record) {
+        return BioassayAccount.of(this);
+    }
+
+    /**
+     * A plant in which it was tested.
+     *
+     * @param group empty when the plant is not known here
+     * @param line by share of the lot, without any remedy
+     */
+    public record Species(String name, Optional<IndicatorGroup> group, DoseResult.Line line) {
+        public boolean injured() {
+            return line.effect().tested().loec().isPresent();
+        }
+    }
+
+    public BioassayResult {
+        species = List.copyOf(species);
+    }
+
+    public boolean injurious() {
+        return species.stream().anyMatch(Species::injured);
+    }
+
+    /** The contaminant that is named; empty when none is. */
+    public Optional<Cause> contaminant() {
+        return diagnosis.flatMap(Diagnosis::named).filter(Cause::contaminant);
+    }
+}

@@ -1,0 +1,142 @@
+package elsom.core.protocol.seedling;
+
+import elsom.core.diagnosis.Cause;
+import elsom.core.diagnosis.Diagnosis;
+import elsom.core.diagnosis.NextTest;
+import elsom.core.diagnosis.Seen;
+import elsom.core.dose.DoseEffect;
+import elsom.core.quantity.Decimals;
+import elsom.core.results.Findings;
+import elsom.core.results.Verdict;
+import elsom.core.trial.EndpointCode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Says what a lot did to seedlings and what is likely behind it: never a bare percentage, never a product or firm. */
+public final class BioassayWording {
+    private static final int MOST_REASONS = 4;
+
+    private BioassayWording() {}
+
+    static Findings.Answered of(BioassayResult result) {
+        return Findings.Answered.unasked(new Verdict(
+                        firmness(result),
+                        result.lot() + " at " + result.look().name() + ": "
+                                + result.species().stream()
+                                        .map(BioassayWording::harm)
+                                        .collect(Collectors.joining("; "))
+                                + ". " + cause(result),
+                        "It shows injury, not the substance: a laboratory names it, and no product or firm is accused by"
+                                + " it. It holds for this lot and these plants."))
+                .with(details(result))
+                .about(EndpointCode.INJURY);
+    }
+
+    private static Verdict.Firmness firmness(BioassayResult result) {
+        return result.refused().isPresent()
+                        || (result.injurious() && named(result).isEmpty())
+                ? Verdict.Firmness.CANT_TELL
+                : result.injurious() ? Verdict.Firmness.SETTLED : Verdict.Firmness.SO_FAR;
+    }
+
+    private static Optional<Cause> named(BioassayResult result) {
+        return result.diagnosis().flatMap(Diagnosis::named).filter(cause -> cause != Cause.NONE);
+    }
+
+    private static String harm(BioassayResult.Species species) {
+        DoseEffect.Tested tested = species.line().effect().tested();
+        if (tested.refused().isPresent()) {
+            return species.name() + " can't be told, for "
+                    + Character.toLowerCase(tested.refused().get().charAt(0))
+                    + tested.refused().get().substring(1);
+        }
+        if (tested.loec().isEmpty()) {
+            return "no injury of " + species.name() + " was shown up to "
+                    + Decimals.threeDigits(tested.noec().orElseThrow()) + " %"
+                    + (species.line().effect().proven() ? "" : ", though few units could have missed it");
+        }
+        return species.name() + " is injured from "
+                + Decimals.threeDigits(tested.loec().getAsDouble()) + " % on"
+                + (tested.noec().isPresent()
+                        ? ", not shown at " + Decimals.threeDigits(tested.noec().getAsDouble()) + " %"
+                        : ", the least that was tested");
+    }
+
+    private static String cause(BioassayResult result) {
+        if (result.refused().isPresent()) {
+            return "The cause can't be asked for: " + result.refused().get() + ".";
+        }
+        if (result.diagnosis().isEmpty()) {
+            return "Nothing here points to a contaminant.";
+        }
+        Diagnosis found = result.diagnosis().get();
+        Optional<Cause> named = named(result);
+        return named.isPresent()
+                ? upper(named.get().label()) + " is likely."
+                : "What did it can't be told yet: " + likeliest(found).get(0) + " or "
+                        + likeliest(found).get(1) + ".";
+    }
+
+    /** The two likeliest causes, "nothing of these" left out, since something did injure. */
+    private static List<String> likeliest(Diagnosis found) {
+        return found.standings().stream()
+                .map(Diagnosis.Standing::cause)
+                .filter(cause -> cause != Cause.NONE)
+                .map(Cause::label)
+                .limit(2)
+                .toList();
+    }
+
+    private static List<String> details(BioassayResult result) {
+        List<String> details = new ArrayList<>();
+        result.diagnosis().ifPresent(found -> {
+            reasons(found.first(), Diagnosis.Weight.STRONGLY_FOR, Diagnosis.Weight.FOR)
+                    .ifPresent(said -> details.add("For it: " + said + "."));
+            reasons(found.first(), Diagnosis.Weight.STRONGLY_AGAINST, Diagnosis.Weight.AGAINST)
+                    .ifPresent(said -> details.add("Against it: " + said + "."));
+        });
+        result.next().ifPresent(test -> details.add(test(result, test)));
+        if (result.injurious()) {
+            details.add("Keep the lot apart: don't compost it on, don't spread it where sensitive crops will grow, ask"
+                    + " the supplier and a laboratory.");
+        }
+        return details;
+    }
+
+    private static String test(BioassayResult result, NextTest test) {
+        Diagnosis found = result.diagnosis().orElseThrow();
+        return named(result).isPresent()
+                ? "What would test that best: " + test.words() + "."
+                : "What would part " + found.first().cause().label() + " from "
+                        + found.second().cause().label() + " best: " + test.words() + ".";
+    }
+
+    /** What was seen that speaks one way, the strongest first. */
+    static Optional<String> reasons(Diagnosis.Standing standing, Diagnosis.Weight strong, Diagnosis.Weight clear) {
+        String said = Stream.of(strong, clear)
+                .flatMap(weight -> standing.reasons().stream().filter(reason -> reason.weight() == weight))
+                .map(Diagnosis.Reason::seen)
+                .map(Seen::words)
+                .limit(MOST_REASONS)
+                .collect(Collectors.joining(", "));
+        return said.isEmpty() ? Optional.empty() : Optional.of(said);
+    }
+
+    /** What speaks for or against a cause in a sentence, for the end of its row. */
+    public static String sentence(Diagnosis.Standing standing) {
+        String pro = reasons(standing, Diagnosis.Weight.STRONGLY_FOR, Diagnosis.Weight.FOR)
+                .map(said -> "For: " + said + ".")
+                .orElse("Nothing speaks for it.");
+        String contra = reasons(standing, Diagnosis.Weight.STRONGLY_AGAINST, Diagnosis.Weight.AGAINST)
+                .map(said -> " Against: " + said + ".")
+                .orElse("");
+        return pro + contra;
+    }
+
+    private static String upper(String label) {
+        return Character.toUpperCase(label.charAt(0)) + label.substring(1);
+    }
+}

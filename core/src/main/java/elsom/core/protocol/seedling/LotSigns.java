@@ -1,0 +1,227 @@
+package elsom.core.protocol.seedling;
+
+import elsom.core.diagnosis.IndicatorGroup;
+import elsom.core.diagnosis.Likelihoods;
+import elsom.core.diagnosis.Remedy;
+import elsom.core.diagnosis.Seen;
+import elsom.core.diagnosis.Sign;
+import elsom.core.dose.DoseEffect;
+import elsom.core.protocol.dose.DoseResult;
+import elsom.core.results.Evidence;
+import elsom.core.results.UnitValues;
+import elsom.core.seedling.InjuryScore;
+import elsom.core.seedling.SeedlingPart;
+import elsom.core.seedling.Symptom;
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Look;
+import elsom.core.trial.Reading;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/** What a trial's readings show of a lot, as signs that speak for or against a cause. */
+final class LotSigns {
+    private static final EndpointCode EC = new EndpointCode("ec");
+    private static final EndpointCode PH = new EndpointCode("ph");
+    private static final EndpointCode ROOTS = new EndpointCode("roots");
+
+    /** mS/cm of water poured through: above the class "low" of Cavins et al. (2000), which is what seedlings bear. */
+    private static final double HIGH_EC = 2.6;
+
+    private static final double LOW_PH = 5;
+    private static final double HIGH_PH = 7.8;
+
+    /** A lot shows what half of its units show, and a quarter more of them than of the clean ones. */
+    private static final double HALF = 0.5;
+
+    private static final double MORE = 0.25;
+
+    private final Evidence evidence;
+    private final Likelihoods table;
+    private final Map<LotArms.Where, DoseResult.Line> lines;
+    private final Map<LotArms.Where, List<DoseEffect.Given>> series;
+
+    LotSigns(
+            Evidence evidence,
+            Map<LotArms.Where, DoseResult.Line> lines,
+            Map<LotArms.Where, List<DoseEffect.Given>> series) {
+        this.evidence = evidence;
+        this.table = evidence.likelihoods();
+        this.lines = lines;
+        this.series = series;
+    }
+
+    List<Seen> seen() {
+        List<Seen> seen = new ArrayList<>();
+        plain().forEach(where ->
+                where.group().ifPresent(group -> seen.add(new Seen(Sign.INJURED, Optional.of(group), injured(where)))));
+        seen.addAll(symptoms());
+        late().ifPresent(late -> seen.add(new Seen(Sign.LATE, Optional.empty(), late)));
+        mean(EC).ifPresent(ec -> seen.add(new Seen(Sign.HIGH_EC, Optional.empty(), ec > HIGH_EC)));
+        mean(PH).ifPresent(ph -> {
+            seen.add(new Seen(Sign.LOW_PH, Optional.empty(), ph < LOW_PH));
+            seen.add(new Seen(Sign.HIGH_PH, Optional.empty(), ph > HIGH_PH));
+        });
+        thinned().ifPresent(falls -> seen.add(new Seen(Sign.DILUTION, Optional.empty(), falls)));
+        for (Remedy remedy : Remedy.values()) {
+            helped(remedy).ifPresent(falls -> seen.add(new Seen(Sign.of(remedy), Optional.empty(), falls)));
+        }
+        return seen;
+    }
+
+    private List<LotArms.Where> plain() {
+        return lines.keySet().stream().filter(where -> where.remedy().isEmpty()).toList();
+    }
+
+    private boolean injured(LotArms.Where where) {
+        return Objects.requireNonNull(lines.get(where)).effect().tested().loec().isPresent();
+    }
+
+    // ---- symptoms ----
+
+    private List<Seen> symptoms() {
+        Map<LotArms.Where, Set<Symptom>> shown = new LinkedHashMap<>();
+        Set<Symptom> ever = EnumSet.noneOf(Symptom.class);
+        for (LotArms.Where where : plain()) {
+            List<Integer> ends =
+                    LotArms.ends(Objects.requireNonNull(series.get(where))).toList();
+            Map<Symptom, Double> lot = shares(ends.get(0));
+            Map<Symptom, Double> clean = shares(ends.get(1));
+            Set<Symptom> here = EnumSet.noneOf(Symptom.class);
+            lot.forEach((symptom, share) -> {
+                if (share >= HALF && share >= clean.getOrDefault(symptom, 0.0) + MORE) {
+                    here.add(symptom);
+                }
+            });
+            shown.put(where, here);
+            ever.addAll(lot.keySet());
+            ever.addAll(clean.keySet());
+        }
+        if (ever.isEmpty()) {
+            return List.of();
+        }
+        List<Seen> seen = new ArrayList<>();
+        for (Symptom symptom : Symptom.values()) {
+            Sign sign = Sign.of(symptom);
+            boolean counted = symptom.like() != symptom;
+            if (counted || (symptom.part() == SeedlingPart.ROOT && !rootsSeen(ever))) {
+                continue;
+            }
+            if (table.byGroup(sign)) {
+                shown.forEach((where, here) -> where.group()
+                        .ifPresent(group -> seen.add(new Seen(sign, Optional.of(group), here.contains(symptom)))));
+            } else {
+                seen.add(new Seen(
+                        sign, Optional.empty(), shown.values().stream().anyMatch(here -> here.contains(symptom))));
+            }
+        }
+        return seen;
+    }
+
+    /** Roots can be told unharmed only when somebody looked. */
+    private boolean rootsSeen(Set<Symptom> ever) {
+        return ever.stream().anyMatch(symptom -> symptom.part() == SeedlingPart.ROOT)
+                || evidence.measured().stream()
+                        .anyMatch(measure -> measure.endpoint().code().equals(ROOTS));
+    }
+
+    /** The share of a treatment's units that showed a symptom at any look so far; seed leaves count with the leaves. */
+    private Map<Symptom, Double> shares(int arm) {
+        Endpoint injury = evidence.record().endpoint(EndpointCode.INJURY);
+        Map<Symptom, Double> shares = new EnumMap<>(Symptom.class);
+        List<ExperimentalUnit> units = evidence.record().units().stream()
+                .filter(unit -> unit.treatment() == arm + 1)
+                .toList();
+        for (ExperimentalUnit unit : units) {
+            Set<Symptom> here = EnumSet.noneOf(Symptom.class);
+            for (Look look : evidence.looksOf(EndpointCode.INJURY)) {
+                UnitValues.readings(evidence.record(), injury, look, unit).stream()
+                        .map(Reading::typedText)
+                        .flatMap(text -> InjuryScore.typed(text).stream())
+                        .flatMap(score -> score.symptoms().stream())
+                        .map(Symptom::like)
+                        .forEach(here::add);
+            }
+            here.forEach(symptom -> shares.merge(symptom, 1.0 / units.size(), Double::sum));
+        }
+        return shares;
+    }
+
+    // ---- time, meters and pairs ----
+
+    /** Whether injury was shown at the last look and not at the first; empty without injury, or with one look. */
+    private Optional<Boolean> late() {
+        return plain().stream()
+                .filter(this::injured)
+                .map(where -> Objects.requireNonNull(lines.get(where)).atLooks())
+                .filter(looks -> looks.size() > 1)
+                .map(looks -> looks.get(0).effect().tested().loec().isEmpty())
+                .findFirst();
+    }
+
+    /** The last mean of what was measured in the neatest of the lot. */
+    private OptionalDouble mean(EndpointCode code) {
+        Optional<Look> look = evidence.measured().stream()
+                .filter(measure -> measure.endpoint().code().equals(code))
+                .flatMap(measure -> evidence.lookOf(code).stream())
+                .findFirst();
+        if (look.isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        List<Integer> neat = plain().stream()
+                .flatMap(where ->
+                        LotArms.ends(Objects.requireNonNull(series.get(where))).limit(1))
+                .toList();
+        return evidence.record().units().stream()
+                .filter(unit -> neat.contains(unit.treatment() - 1))
+                .flatMap(unit ->
+                        UnitValues.readings(evidence.record(), evidence.record().endpoint(code), look.get(), unit)
+                                .stream())
+                .mapToDouble(reading -> Objects.requireNonNull(reading.value()))
+                .average();
+    }
+
+    /** Whether half of the harm or more is gone at the smallest share; empty where one share only was tested. */
+    private Optional<Boolean> thinned() {
+        return plain().stream()
+                .filter(this::injured)
+                .map(where -> Objects.requireNonNull(lines.get(where)).effect().levels())
+                .filter(levels -> levels.size() > 2)
+                .map(levels -> levels.get(1).mean() - levels.get(0).mean()
+                        <= HALF
+                                * (levels.get(levels.size() - 1).mean()
+                                        - levels.get(0).mean()))
+                .findFirst();
+    }
+
+    /** Whether half of the harm or more goes with a remedy; empty where there is no such pair. */
+    private Optional<Boolean> helped(Remedy remedy) {
+        return plain().stream()
+                .filter(this::injured)
+                .flatMap(where -> Optional.ofNullable(lines.get(new LotArms.Where(where.plant(), Optional.of(remedy))))
+                        .map(with -> harm(with) <= HALF * harm(Objects.requireNonNull(lines.get(where))))
+                        .stream())
+                .findFirst();
+    }
+
+    private static double harm(DoseResult.Line line) {
+        List<DoseEffect.Level> levels = line.effect().levels();
+        return levels.get(levels.size() - 1).mean() - levels.get(0).mean();
+    }
+
+    /** The groups that were sown. */
+    Set<IndicatorGroup> groups() {
+        Set<IndicatorGroup> groups = EnumSet.noneOf(IndicatorGroup.class);
+        plain().forEach(where -> where.group().ifPresent(groups::add));
+        return groups;
+    }
+}
