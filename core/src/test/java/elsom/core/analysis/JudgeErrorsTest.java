@@ -2,6 +2,7 @@ package elsom.core.analysis;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.Simulations;
 import java.util.Arrays;
 import java.util.SplittableRandom;
 import java.util.function.Predicate;
@@ -46,28 +47,30 @@ class JudgeErrorsTest {
     @ParameterizedTest
     @EnumSource
     void withoutATrueDifferenceFewAreFound(SimulatedTrials kind) {
-        Errors errors = Errors.of(kind, TRIALS, UNITS, 0);
-        assertThat(errors.better()).isLessThanOrEqualTo(0.03);
-        assertThat(errors.worse()).isLessThanOrEqualTo(0.03);
-        assertThat(errors.covered()).isGreaterThanOrEqualTo(0.93);
+        Errors errors = Errors.of(kind, Simulations.of(TRIALS), UNITS, 0);
+        assertThat(errors.better()).isLessThanOrEqualTo(Simulations.most(0.03, TRIALS));
+        assertThat(errors.worse()).isLessThanOrEqualTo(Simulations.most(0.03, TRIALS));
+        assertThat(errors.covered()).isGreaterThanOrEqualTo(Simulations.least(0.93, TRIALS));
         if (kind != SimulatedTrials.TRAYS && kind != SimulatedTrials.SCORES) {
-            assertThat(errors.covered()).isLessThanOrEqualTo(0.97);
+            assertThat(errors.covered()).isLessThanOrEqualTo(Simulations.most(0.97, TRIALS));
         }
     }
 
     @ParameterizedTest
     @EnumSource
     void aDifferenceThatMattersIsSeldomCalledNone(SimulatedTrials kind) {
-        Errors errors = Errors.of(kind, TRIALS, UNITS, kind.margin());
-        assertThat(errors.none()).isLessThanOrEqualTo(0.05);
-        assertThat(errors.covered()).isGreaterThanOrEqualTo(0.93);
+        Errors errors = Errors.of(kind, Simulations.of(TRIALS), UNITS, kind.margin());
+        assertThat(errors.none()).isLessThanOrEqualTo(Simulations.most(0.05, TRIALS));
+        assertThat(errors.covered()).isGreaterThanOrEqualTo(Simulations.least(0.93, TRIALS));
     }
 
     @ParameterizedTest
     @EnumSource
     void moreUnitsTellMore(SimulatedTrials kind) {
-        double few = Errors.of(kind, FEWER_TRIALS, 4, kind.margin()).cantTell();
-        double more = Errors.of(kind, FEWER_TRIALS, 16, kind.margin()).cantTell();
+        double few =
+                Errors.of(kind, Simulations.of(FEWER_TRIALS), 4, kind.margin()).cantTell();
+        double more =
+                Errors.of(kind, Simulations.of(FEWER_TRIALS), 16, kind.margin()).cantTell();
         assertThat(more).isLessThan(few);
     }
 }

@@ -119,16 +119,4 @@ class DrainedPotTest {
         assertThatThrownBy(() -> DrainedPot.of(POT, MEDIUM, 12)).hasMessageContaining("below the depth of 12.0 cm");
         assertThatThrownBy(() -> TypicalMedium.of(1.2)).hasMessageContaining("0 (fine) to 1 (coarse)");
     }
-
-    @Test
-    void fivePotsTakeNoTime() {
-        SideBySide.of(12, MEDIUM, 2);
-        long before = System.nanoTime();
-        for (int i = 0; i < 20; i++) {
-            SideBySide.of(12 + i * 0.1, MEDIUM, 2);
-        }
-        assertThat((System.nanoTime() - before) / 20 / 1e6)
-                .as("ms for a step of the slider")
-                .isLessThan(50);
-    }
 }

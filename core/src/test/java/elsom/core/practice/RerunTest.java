@@ -77,16 +77,4 @@ class RerunTest {
     }
 
     /** 1,000 reruns of six treatments in five units; the figure for the limits of bin/run is in the methods. */
-    @Test
-    void aThousandRerunsTakeLessThanOneAndAHalfSeconds() {
-        Level doses = Levels.find("label-rate-untested").orElseThrow();
-        Trialled sixByFive =
-                new Trialled(List.of("0 %", "0.25 %", "0.5 %", "1 %", "2 %", "4 %"), 5, Trialled.Placing.BLOCKS, 10, 0);
-        Rerun rerun = new Rerun(doses, doses.truth(doses.setting(), 3), doses.setting(), sixByFive);
-        rerun.times(100, 1);
-        long begun = System.nanoTime();
-        Rerun.Tally tally = rerun.times(1000, 2);
-        assertThat((System.nanoTime() - begun) / 1e6).isLessThan(1500);
-        assertThat(tally.runs()).isEqualTo(1000);
-    }
 }

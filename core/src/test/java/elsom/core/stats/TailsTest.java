@@ -2,9 +2,7 @@ package elsom.core.stats;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
-import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 
-import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.DoubleStream;
@@ -60,8 +58,7 @@ class TailsTest {
 
     @Test
     void largeSamplesAreComparedByTheNormalFormAndSayIt() {
-        RankTests.MannWhitney test = assertTimeoutPreemptively(
-                Duration.ofSeconds(5), () -> RankTests.mannWhitney(spread("x", 300, 0), spread("y", 300, 0.4)));
+        RankTests.MannWhitney test = RankTests.mannWhitney(spread("x", 300, 0), spread("y", 300, 0.4));
         assertThat(test.counted()).isFalse();
         assertThat(test.pExact()).isEqualTo(test.pCorrected()).isBetween(0.0, 1.0);
     }

@@ -18,9 +18,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
@@ -28,8 +26,8 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 @AppTest
 abstract class BrowserTest {
     private static final int LONGEST_WAY = 120;
-    private static Playwright playwright;
-    private static Browser browser;
+    /** One for all journeys of a run; it ends with it. */
+    private static final Browser BROWSER = launched();
 
     @TempDir
     private Path folder;
@@ -42,11 +40,10 @@ abstract class BrowserTest {
     @LocalServerPort
     private int port;
 
-    @BeforeAll
-    static void openBrowser() {
-        playwright = Playwright.create(
+    private static Browser launched() {
+        Playwright playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        browser = playwright
+        Browser browser = playwright
                 .chromium()
                 .launch(new BrowserType.LaunchOptions()
                         .setExecutablePath(Path.of("/usr/bin/chromium"))
@@ -58,12 +55,8 @@ abstract class BrowserTest {
                                 "--disable-component-update",
                                 "--disable-sync",
                                 "--no-first-run")));
-    }
-
-    @AfterAll
-    static void closeBrowser() {
-        browser.close();
-        playwright.close();
+        Runtime.getRuntime().addShutdownHook(new Thread(playwright::close));
+        return browser;
     }
 
     protected void open(int width, int height) {
@@ -72,7 +65,7 @@ abstract class BrowserTest {
 
     /** A second device: its own window, which stays in view, and its own store for drafts. */
     protected Page anotherDevice(int width, int height) {
-        BrowserContext device = browser.newContext(new Browser.NewContextOptions()
+        BrowserContext device = BROWSER.newContext(new Browser.NewContextOptions()
                 .setViewportSize(width, height)
                 .setBaseURL("http://127.0.0.1:" + port)
                 .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));

@@ -39,7 +39,6 @@ class FuzzIT {
     private static final int ENTRIES = 2480;
     private static final int TABLES = 100;
     private static final int ZIPS = 110;
-    private static final long LONGEST_MS = 2000;
 
     private static final List<String> NASTY = List.of(
             "",
@@ -108,11 +107,9 @@ class FuzzIT {
     }
 
     private int status(String what, Asked asked) throws IOException, InterruptedException {
-        long before = System.nanoTime();
         HttpResponse<String> answer = asked.send();
-        long ms = (System.nanoTime() - before) / 1_000_000;
-        if (answer.statusCode() >= 500 || ms > LONGEST_MS) {
-            failures.add(what + ": " + answer.statusCode() + " in " + ms + " ms");
+        if (answer.statusCode() >= 500) {
+            failures.add(what + ": " + answer.statusCode());
         }
         return answer.statusCode();
     }
