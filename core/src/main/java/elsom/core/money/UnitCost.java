@@ -79,7 +79,7 @@ public final class UnitCost {
         long times = Math.max(
                 1,
                 record.chores().stream()
-                        .filter(chore -> chore.kind() == Chore.Kind.FEED)
+                        .filter(chore -> chore.kind() == Chore.Kind.FEED || chore.kind() == Chore.Kind.SOLUTION)
                         .count());
         List<Integer> levels = planned.get(treatment.number() - 1).levels();
         for (int i = 0; i < factors.size(); i++) {

@@ -293,15 +293,7 @@ public record Plan(
                         Duration.between(schedule.start(), start.getKey())));
         Stream<Chore> care = Stream.concat(schedule.steps().stream(), turning().stream())
                 .flatMap(step -> step.times().stream()
-                        .map(at -> new Chore(
-                                switch (step.kind()) {
-                                    case WATER -> Chore.Kind.WATER;
-                                    case FEED, SOLUTION -> Chore.Kind.FEED;
-                                    case TURN -> Chore.Kind.TURN;
-                                    default -> Chore.Kind.OTHER;
-                                },
-                                step.kind().label(),
-                                at)));
+                        .map(at -> new Chore(step.kind().chore(), step.kind().label(), at)));
         return Stream.concat(starts, care)
                 .sorted(Comparator.comparing(Chore::afterStart))
                 .toList();

@@ -1,5 +1,6 @@
 package elsom.core.plan;
 
+import elsom.core.trial.Chore;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import java.time.Duration;
@@ -32,10 +33,10 @@ public final class PlanEvents {
         return List.copyOf(made.events);
     }
 
-    private void add(PlanEvent.Kind kind, Instant at, Duration takes, String title, String detail) {
+    private void add(PlanEvent.Kind kind, Instant at, Duration takes, String title, String detail, Chore.Kind chore) {
         String clash =
                 plan.schedule().hours().clash(at.atZone(plan.schedule().zone())).orElse("");
-        events.add(new PlanEvent(kind, at, takes.compareTo(LEAST) < 0 ? LEAST : takes, title, detail, clash));
+        events.add(new PlanEvent(kind, at, takes.compareTo(LEAST) < 0 ? LEAST : takes, title, detail, clash, chore));
     }
 
     private int units() {
@@ -51,7 +52,8 @@ public final class PlanEvents {
                 at,
                 SETTING_UP.multipliedBy((long) Math.ceil(units() * names.size() / (double) Math.max(1, all))),
                 names.size() == all ? "Start" : "Start " + String.join(", ", names),
-                plan.schedule().endsTogether() ? "So that all end together." : "Set up all units."));
+                plan.schedule().endsTogether() ? "So that all end together." : "Set up all units.",
+                Chore.Kind.START));
     }
 
     private void look(PlannedLook look) {
@@ -65,7 +67,8 @@ public final class PlanEvents {
                 plan.schedule().start().plus(look.after()),
                 measuring(plan, look, units()),
                 "Look: " + look.name(),
-                what + ".");
+                what + ".",
+                Chore.Kind.OTHER);
     }
 
     /** How long a look takes with so many units. */
@@ -91,7 +94,8 @@ public final class PlanEvents {
                         plan.schedule().start().plus(after),
                         Duration.ofSeconds(15L * units()),
                         step.kind().label(),
-                        step.note()));
+                        step.note(),
+                        step.kind().chore()));
     }
 
     private void turns() {
@@ -102,6 +106,7 @@ public final class PlanEvents {
                                 plan.schedule().start().plus(after),
                                 Duration.ofSeconds(5L * units()),
                                 turning.kind().label(),
-                                turning.note())));
+                                turning.note(),
+                                turning.kind().chore())));
     }
 }

@@ -1,6 +1,7 @@
 package elsom.core.plan;
 
 import elsom.core.quantity.Dimension;
+import elsom.core.trial.Chore;
 import elsom.core.trial.Endpoint;
 import java.util.List;
 import java.util.Optional;
@@ -14,8 +15,7 @@ public final class Preparing {
         return switch (event.kind()) {
             case START -> Optional.of("Set out containers, media and labels; pre-wet what floats.");
             case STEP ->
-                event.title().equals(Recurring.Kind.WATER.label())
-                                || event.title().equals(Recurring.Kind.FEED.label())
+                event.chore() == Chore.Kind.WATER || event.chore() == Chore.Kind.FEED
                         ? Optional.of(
                                 "Stand tap water overnight, so that it is as warm as the room and free of chlorine.")
                         : Optional.empty();

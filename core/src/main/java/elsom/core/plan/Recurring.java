@@ -1,6 +1,7 @@
 package elsom.core.plan;
 
 import elsom.core.quantity.Bounds;
+import elsom.core.trial.Chore;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,6 +37,17 @@ public record Recurring(Kind kind, String note, Duration first, Duration every, 
 
         public String label() {
             return label;
+        }
+
+        /** What it is to the trial. */
+        public Chore.Kind chore() {
+            return switch (this) {
+                case WATER -> Chore.Kind.WATER;
+                case FEED -> Chore.Kind.FEED;
+                case SOLUTION -> Chore.Kind.SOLUTION;
+                case TURN -> Chore.Kind.TURN;
+                case BLACKOUT, LIGHTS, AIR, OTHER -> Chore.Kind.OTHER;
+            };
         }
     }
 

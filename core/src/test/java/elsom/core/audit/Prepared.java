@@ -176,8 +176,9 @@ final class Prepared {
                 record.units(),
                 record.endpoints(),
                 record.looks(),
-                readings,
-                mishaps.apply(record)));
+                        readings,
+                        mishaps.apply(record))
+                .with(record.chores()));
     }
 
     private Reading reading(int id, TrialRecord record, Look look, ExperimentalUnit unit, Endpoint endpoint, int sub) {

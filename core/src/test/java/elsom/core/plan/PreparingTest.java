@@ -2,6 +2,7 @@ package elsom.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.trial.Chore;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -12,23 +13,23 @@ import org.junit.jupiter.api.Test;
 class PreparingTest {
     private static final Instant AT = Instant.parse("2026-06-01T08:00:00Z");
 
-    private static Optional<String> before(PlanEvent.Kind kind, String title) {
+    private static Optional<String> before(PlanEvent.Kind kind, Chore.Kind chore) {
         return Preparing.dayBefore(
-                APlan.of("growth").plan(), new PlanEvent(kind, AT, Duration.ofMinutes(10), title, "", ""));
+                APlan.of("growth").plan(), new PlanEvent(kind, AT, Duration.ofMinutes(10), "", "", "", chore));
     }
 
     @Test
     void waterStandsOvernightForWateringAndFeeding() {
-        assertThat(before(PlanEvent.Kind.STEP, "Water"))
+        assertThat(before(PlanEvent.Kind.STEP, Chore.Kind.WATER))
                 .hasValueSatisfying(what -> assertThat(what).contains("tap water"));
-        assertThat(before(PlanEvent.Kind.STEP, "Feed")).isPresent();
-        assertThat(before(PlanEvent.Kind.STEP, "Lights")).isEmpty();
-        assertThat(before(PlanEvent.Kind.TURN, "Turn and move on")).isEmpty();
+        assertThat(before(PlanEvent.Kind.STEP, Chore.Kind.FEED)).isPresent();
+        assertThat(before(PlanEvent.Kind.STEP, Chore.Kind.OTHER)).isEmpty();
+        assertThat(before(PlanEvent.Kind.TURN, Chore.Kind.TURN)).isEmpty();
     }
 
     @Test
     void aStartIsSetOutTheDayBefore() {
-        assertThat(before(PlanEvent.Kind.START, "Start"))
+        assertThat(before(PlanEvent.Kind.START, Chore.Kind.START))
                 .hasValueSatisfying(what -> assertThat(what).contains("containers"));
     }
 

@@ -3,6 +3,7 @@ package elsom.web.exchange;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanEvent;
 import elsom.core.plan.PlanEvents;
+import elsom.core.quantity.Sentence;
 import elsom.web.trial.TrialLists;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -56,7 +57,11 @@ final class CalendarFile {
             described(
                     entry,
                     due.trial() + "/" + due.kind() + "/" + due.at() + "/" + due.title(),
-                    due.detail() + "\n" + host + "/trials/" + due.trial(),
+                    due.detail()
+                            + (due.care().progress().isEmpty()
+                                    ? ""
+                                    : "\n" + Sentence.capital(due.care().progress()) + ".")
+                            + "\n" + host + "/trials/" + due.trial(),
                     now);
             calendar.add(entry);
         }

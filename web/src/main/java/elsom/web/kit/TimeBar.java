@@ -1,5 +1,7 @@
 package elsom.web.kit;
 
+import elsom.core.care.CareAccount;
+import elsom.core.care.CareStep;
 import elsom.core.trial.Chore;
 import elsom.core.trial.Look;
 import elsom.core.trial.LookState;
@@ -13,6 +15,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /**
@@ -45,7 +48,7 @@ public record TimeBar(
     }
 
     /** A watering, feed or other step on the strip. */
-    public record Drop(double at, Chore.Kind kind, String label) {
+    public record Drop(double at, Chore.Kind kind, String label, CareStep.State state) {
         private static final String DROP = "M0 4c3 4 4 6 4 8a4 4 0 0 1-8 0c0-2 1-4 4-8z";
         private static final String FLAG = "M-1 4h9l-3 3 3 3h-7v6h-2z";
 
@@ -84,7 +87,7 @@ public record TimeBar(
         return new TimeBar(
                 ticks,
                 marks(record, places),
-                drops(record, places),
+                drops(record, places, now),
                 at(nowHours, record.looks(), places),
                 nowHours >= first && nowHours <= last,
                 summary(
@@ -142,16 +145,33 @@ public record TimeBar(
                 .toList();
     }
 
-    private static List<Drop> drops(TrialRecord record, List<Double> places) {
+    private static List<Drop> drops(TrialRecord record, List<Double> places, Instant now) {
         Look last = record.looks().get(record.looks().size() - 1);
+        CareAccount care = CareAccount.of(record);
         return record.chores().stream()
                 .filter(chore -> chore.afterStart().compareTo(last.afterStart()) <= 0)
                 .limit(MOST_DROPS)
-                .map(chore -> new Drop(
+                .map(chore -> drop(
+                        chore,
                         at(chore.afterStart().toSeconds() / 3600.0, record.looks(), places),
-                        chore.kind(),
-                        chore.name()))
+                        care.at(chore.kind(), record.trial().start().plus(chore.afterStart())),
+                        now))
                 .toList();
+    }
+
+    private static Drop drop(Chore chore, double place, Optional<CareStep> care, Instant now) {
+        CareStep.State state = care.map(step -> step.state(now)).orElse(CareStep.State.UNKNOWN);
+        String progress = care.map(CareStep::progress).orElse("");
+        return new Drop(
+                place,
+                chore.kind(),
+                chore.name()
+                        + switch (state) {
+                            case MISSED -> ", not in the log";
+                            case LATE, PARTLY, DONE -> progress.isEmpty() ? ", late" : ", " + progress;
+                            case COMING, UNKNOWN -> "";
+                        },
+                state);
     }
 
     /** How far a trial has come, in words. */

@@ -1,5 +1,7 @@
 package elsom.web.report;
 
+import elsom.core.care.CareAccount;
+import elsom.core.care.CareStep;
 import elsom.core.figure.UnitResult;
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Plan;
@@ -10,6 +12,7 @@ import elsom.core.quantity.Quantity;
 import elsom.core.quantity.Sentence;
 import elsom.core.results.Findings;
 import elsom.core.trial.Bench;
+import elsom.core.trial.Chore;
 import elsom.core.trial.Container;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.ExperimentalUnit;
@@ -25,11 +28,13 @@ import elsom.web.kit.Times;
 import elsom.web.kit.TrialHeader;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** A trial to hand to somebody else: question, answer, picture, numbers, how it was done, what went wrong. */
@@ -153,6 +158,7 @@ record ReportPage(
         method.add("Containers: " + fills + ".");
         method.add("Started " + starts(record, plan) + "; looks: "
                 + record.looks().stream().map(Look::name).collect(Collectors.joining(", ")) + ".");
+        care(record).ifPresent(method::add);
         method.addAll(Protocols.find(record.trial().protocol()).orElseThrow().settings(plan));
         margins(plan).forEach(method::add);
         plan.asked().measures().stream()
@@ -161,6 +167,24 @@ record ReportPage(
                         + (measure.scorer().isEmpty() ? "" : "; by " + measure.scorer()) + ".")
                 .forEach(method::add);
         return method;
+    }
+
+    /** How much of the planned care is in the log; empty where none was planned, or nobody kept a log. */
+    private static Optional<String> care(TrialRecord record) {
+        CareAccount account = CareAccount.of(record);
+        List<String> kinds = Arrays.stream(Chore.Kind.values())
+                .filter(kind -> account.steps(kind).stream().anyMatch(step -> step.done() > 0))
+                .map(kind -> {
+                    List<CareStep> steps = account.steps(kind);
+                    long whole = steps.stream()
+                            .filter(step -> step.done() >= step.of())
+                            .count();
+                    return steps.get(0).verb() + " " + whole + " of " + steps.size() + " times";
+                })
+                .toList();
+        return kinds.isEmpty()
+                ? Optional.empty()
+                : Optional.of("As planned, all units: " + String.join(", ", kinds) + ".");
     }
 
     /** What was asked, each with what would matter. */

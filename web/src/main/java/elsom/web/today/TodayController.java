@@ -65,6 +65,7 @@ class TodayController {
                 lists.day(now, MOST_DUE, MOST_OTHERS),
                 lists.agenda(
                         midnight.minus(ZONES), midnight.plus(Duration.ofDays(7)).plus(ZONES)),
+                lists.late(now),
                 now,
                 here);
         backups.latest().ifPresent(file -> model.addAttribute("backup", String.valueOf(file.getFileName())));

@@ -1,9 +1,9 @@
 package elsom.web.today;
 
+import elsom.core.care.CareStep;
 import elsom.core.plan.PlanEvent;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.Protocols;
-import elsom.core.trial.GivenKind;
 import elsom.core.trial.LookState;
 import elsom.core.trial.Standing;
 import elsom.web.kit.Times;
@@ -14,7 +14,6 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -27,6 +26,7 @@ import java.util.stream.IntStream;
 record TodayPage(
         boolean empty,
         Tasks due,
+        List<Care> late,
         List<Care> care,
         int moreCare,
         List<Care> prepare,
@@ -58,9 +58,9 @@ record TodayPage(
     /**
      * Something of today or of tomorrow's preparations.
      *
-     * @param minutes it takes; empty where that is nothing to speak of
+     * @param says how far it is done, or how long it takes
      */
-    record Care(String when, String what, String question, String href, String minutes, boolean done) {}
+    record Care(String when, String what, String question, String href, String says, boolean done) {}
 
     /**
      * A day of the strip.
@@ -73,21 +73,25 @@ record TodayPage(
      * The page.
      *
      * @param agenda from the start of today for a week
+     * @param late steps whose time has passed, that are still to be done
      * @param here where the days are counted
      */
-    static TodayPage of(TrialLists.Day day, List<TrialLists.Due> agenda, Instant now, ZoneId here) {
+    static TodayPage of(
+            TrialLists.Day day, List<TrialLists.Due> agenda, List<TrialLists.Due> late, Instant now, ZoneId here) {
         LocalDate today = LocalDate.ofInstant(now, here);
         Map<ZoneId, LocalDate> days = new HashMap<>();
         agenda.forEach(due -> days.computeIfAbsent(due.zone(), zone -> LocalDate.ofInstant(now, zone)));
         List<TrialLists.Due> care = agenda.stream()
                 .filter(due -> due.day().equals(days.get(due.zone())))
                 .filter(due -> due.kind() != PlanEvent.Kind.LOOK || due.at().isAfter(now))
+                .filter(due -> due.care().state(now) != CareStep.State.LATE)
                 .toList();
         return new TodayPage(
                 day.dueInAll() + day.comingInAll() + day.plansInAll() + day.finishedInAll() == 0
                         && day.unreadable().isEmpty(),
                 Tasks.of(day.due().stream().map(digest -> look(digest, now)).toList(), day.dueInAll()),
-                care.stream().limit(MOST_CARE).map(TodayPage::care).toList(),
+                late.stream().map(due -> care(due, now)).toList(),
+                care.stream().limit(MOST_CARE).map(due -> care(due, now)).toList(),
                 Math.max(0, care.size() - MOST_CARE),
                 prepared(agenda.stream()
                         .filter(due -> !due.prepare().isEmpty())
@@ -162,23 +166,36 @@ record TodayPage(
                 .toList();
     }
 
-    private static Care care(TrialLists.Due due) {
+    private static Care care(TrialLists.Due due, Instant now) {
         String base = "/trials/" + due.trial();
-        boolean water =
-                Arrays.stream(GivenKind.values()).anyMatch(kind -> kind.label().equals(due.title()));
+        CareStep.State state = due.care().state(now);
         return new Care(
-                Times.time(due.at(), due.zone()),
+                state == CareStep.State.LATE
+                        ? Times.dayAndTime(due.at(), due.zone())
+                        : Times.time(due.at(), due.zone()),
                 due.title() + (due.kind() == PlanEvent.Kind.LOOK || due.detail().isBlank() ? "" : ": " + due.detail()),
                 due.question(),
                 switch (due.kind()) {
                     case LOOK -> base + "/bench";
                     case START -> base + "/plan";
-                    case STEP -> base + (water ? "/water" : "/plan/dates");
+                    case STEP -> base + (due.care().kind().given().isPresent() ? "/water" : "/plan/dates");
                     case TURN -> base + "/turn";
                     case PREPARE -> base + "/plan/dates";
                 },
-                minutes(due.minutes()),
-                due.done());
+                says(due, state, now),
+                state == CareStep.State.DONE);
+    }
+
+    private static String says(TrialLists.Due due, CareStep.State state, Instant now) {
+        String progress = due.care().progress();
+        return switch (state) {
+            case DONE -> "done";
+            case LATE ->
+                minutes((int) due.care().late(now).toMinutes()) + " late" + (progress.isEmpty() ? "" : ": " + progress);
+            case MISSED -> "not in the log";
+            case PARTLY -> "only " + progress;
+            case COMING, UNKNOWN -> progress.isEmpty() ? minutes(due.minutes()) : progress;
+        };
     }
 
     private static Task plan(Digest digest, Instant now) {

@@ -1,17 +1,16 @@
 package elsom.web.trial;
 
+import elsom.core.care.CareAccount;
+import elsom.core.care.CareStep;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanEvent;
 import elsom.core.plan.PlanEvents;
 import elsom.core.plan.Preparing;
+import elsom.core.plan.Recurring;
 import elsom.core.plan.WateringSchool;
 import elsom.core.protocol.water.RefillDue;
-import elsom.core.trial.Given;
-import elsom.core.trial.GivenKind;
+import elsom.core.trial.Chore;
 import elsom.core.trial.TrialRecord;
-import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
@@ -29,8 +28,9 @@ final class DigestEvents {
 
     /** Events, each with what is best prepared the day before. */
     static List<DigestMapper.ChoreRow> of(TrialRecord record, Plan plan) {
+        CareAccount account = CareAccount.of(record);
         return Stream.concat(
-                        PlanEvents.of(plan).stream().map(event -> row(record, plan, event)),
+                        PlanEvents.of(plan).stream().map(event -> row(record, plan, event, account)),
                         byWeight(record, plan).stream())
                 .toList();
     }
@@ -41,25 +41,33 @@ final class DigestEvents {
                 && record.trial().started()
                 && record.nextLook().isPresent();
         return (weighed ? RefillDue.of(record, plan.rules().refillFraction()) : Optional.<RefillDue>empty())
-                .map(due -> new DigestMapper.ChoreRow(
-                        record.trial().id(),
-                        record.trial().question(),
-                        record.trial().zone(),
-                        due.at(),
-                        PlanEvent.Kind.STEP,
-                        GivenKind.WATER.label(),
-                        "by weight, " + due.first() + " first"
-                                + (due.units() > 1
-                                        ? "; half of " + due.units() + " by "
-                                                + HALF.format(due.half()
-                                                        .atZone(record.trial().zone()))
-                                        : ""),
-                        (int) Math.ceil(due.units() * MINUTES_A_UNIT),
-                        "",
-                        given(record, GivenKind.WATER.label(), due.at())));
+                .map(due -> byWeight(record, due, CareAccount.one(record, Chore.Kind.WATER, due.at())));
     }
 
-    private static DigestMapper.ChoreRow row(TrialRecord record, Plan plan, PlanEvent event) {
+    private static DigestMapper.ChoreRow byWeight(TrialRecord record, RefillDue due, CareStep care) {
+        return new DigestMapper.ChoreRow(
+                record.trial().id(),
+                record.trial().question(),
+                record.trial().zone(),
+                due.at(),
+                PlanEvent.Kind.STEP,
+                Recurring.Kind.WATER.label(),
+                "by weight, " + due.first() + " first"
+                        + (due.units() > 1
+                                ? "; half of " + due.units() + " by "
+                                        + HALF.format(
+                                                due.half().atZone(record.trial().zone()))
+                                : ""),
+                (int) Math.ceil(due.units() * MINUTES_A_UNIT),
+                "",
+                care.kind(),
+                care.closes(),
+                care.done(),
+                care.of());
+    }
+
+    private static DigestMapper.ChoreRow row(TrialRecord record, Plan plan, PlanEvent event, CareAccount account) {
+        Optional<CareStep> care = account.at(event.chore(), event.at());
         return new DigestMapper.ChoreRow(
                 record.trial().id(),
                 record.trial().question(),
@@ -70,24 +78,9 @@ final class DigestEvents {
                 Digest.clipped(event.detail(), LONGEST_NAME),
                 (int) event.takes().toMinutes(),
                 Preparing.dayBefore(plan, event).orElse(""),
-                (event.kind() == PlanEvent.Kind.STEP && given(record, event.title(), event.at()))
-                        || (event.kind() == PlanEvent.Kind.TURN && turned(record, event.at())));
-    }
-
-    private static boolean turned(TrialRecord record, Instant at) {
-        LocalDate day = LocalDate.ofInstant(at, record.trial().zone());
-        return record.turns().stream()
-                .anyMatch(turn ->
-                        LocalDate.ofInstant(turn.at(), record.trial().zone()).equals(day));
-    }
-
-    /** Whether the log of water and feed has such an entry of that day. */
-    private static boolean given(TrialRecord record, String title, Instant at) {
-        ZoneId zone = record.trial().zone();
-        LocalDate day = LocalDate.ofInstant(at, zone);
-        return record.given().stream()
-                .filter(Given::stands)
-                .filter(one -> one.kind().label().equals(title))
-                .anyMatch(one -> LocalDate.ofInstant(one.happenedAt(), zone).equals(day));
+                event.chore(),
+                care.map(CareStep::closes).orElse(event.at()),
+                care.map(CareStep::done).orElse(0),
+                care.map(CareStep::of).orElse(0));
     }
 }

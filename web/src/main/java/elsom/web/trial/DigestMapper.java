@@ -1,6 +1,7 @@
 package elsom.web.trial;
 
 import elsom.core.plan.PlanEvent;
+import elsom.core.trial.Chore;
 import elsom.core.trial.ProtocolCode;
 import elsom.core.trial.Standing;
 import elsom.core.trial.TrialId;
@@ -82,7 +83,10 @@ interface DigestMapper {
             String name,
             int minutes,
             String prepare,
-            boolean done) {}
+            Chore.Kind chore,
+            Instant closesAt,
+            int unitsDone,
+            int unitsOf) {}
 
     @Select("""
             select t.id from trial t left join digest d on d.trial_id = t.id
@@ -119,9 +123,10 @@ interface DigestMapper {
     void insertUnreadable(@Param("id") TrialId id, @Param("revision") long revision, @Param("problem") String problem);
 
     @Insert("""
-            <script>insert into digest_chore (trial_id, due_at, kind, title, name, minutes, prepare, done) values
+            <script>insert into digest_chore (trial_id, due_at, kind, title, name, minutes, prepare, chore,
+                closes_at, units_done, units_of) values
             <foreach item="c" collection="all" separator=",">(#{c.trialId}, #{c.dueAt}, #{c.kind}, #{c.title}, #{c.name},
-                #{c.minutes}, #{c.prepare}, #{c.done})</foreach></script>""")
+                #{c.minutes}, #{c.prepare}, #{c.chore}, #{c.closesAt}, #{c.unitsDone}, #{c.unitsOf})</foreach></script>""")
     void insertChores(@Param("all") List<ChoreRow> chores);
 
     @Select(COLUMNS + "and t.stage = 'STARTED' and d.next_at <= #{now} order by d.next_at, t.id limit #{most}")
@@ -169,12 +174,23 @@ interface DigestMapper {
     List<Head> putAway(int most);
 
     @Select("""
-            select c.trial_id, t.question, t.zone, c.due_at, c.kind, c.title, c.name, c.minutes, c.prepare, c.done
+            select c.trial_id, t.question, t.zone, c.due_at, c.kind, c.title, c.name, c.minutes, c.prepare, c.chore,
+                c.closes_at, c.units_done, c.units_of
             from digest_chore c join trial t on t.id = c.trial_id
             where c.due_at >= #{from} and c.due_at < #{to} and not t.put_away and not t.practice
             and (t.stage = 'STARTED' and c.kind <> 'START' or t.stage = 'DRAFT' and c.kind = 'START')
             order by c.due_at, c.trial_id limit #{most}""")
     List<ChoreRow> chores(@Param("from") Instant from, @Param("to") Instant to, @Param("most") int most);
+
+    /** Steps whose time has come since a time, that are not done for all units, and that the next one has not overtaken. */
+    @Select("""
+            select c.trial_id, t.question, t.zone, c.due_at, c.kind, c.title, c.name, c.minutes, c.prepare, c.chore,
+                c.closes_at, c.units_done, c.units_of
+            from digest_chore c join trial t on t.id = c.trial_id
+            where c.due_at >= #{from} and c.due_at < #{now} and c.closes_at > #{now} and c.units_done < c.units_of
+            and t.stage = 'STARTED' and not t.put_away and not t.practice
+            order by c.due_at, c.trial_id limit #{most}""")
+    List<ChoreRow> late(@Param("from") Instant from, @Param("now") Instant now, @Param("most") int most);
 
     /** What changes whenever anything about any trial does. */
     record State(long trials, long latest, long revisions, long away) {}

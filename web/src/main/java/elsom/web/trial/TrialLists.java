@@ -1,5 +1,6 @@
 package elsom.web.trial;
 
+import elsom.core.care.CareStep;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanEvent;
 import elsom.core.trial.Standing;
@@ -7,12 +8,14 @@ import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.platform.DiskSpace;
 import elsom.web.platform.NotFound;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -29,6 +32,8 @@ public class TrialLists {
     private static final Logger LOG = LoggerFactory.getLogger(TrialLists.class);
     private static final int LONGEST_PROBLEM = 500;
     private static final int AT_ONCE = 100;
+    private static final Duration LONGEST_LATE = Duration.ofDays(30);
+    private static final int MOST_LATE = 100;
     private static final int MOST_CHORES = 5000;
 
     private final DigestMapper digests;
@@ -76,7 +81,7 @@ public class TrialLists {
      * @param day it is due, where the trial stands
      * @param minutes it takes
      * @param prepare what is best done the day before; may be empty
-     * @param done whether it was written down as done that day, where that can be known
+     * @param care how far it is done
      */
     public record Due(
             TrialId trial,
@@ -89,7 +94,7 @@ public class TrialLists {
             String detail,
             int minutes,
             String prepare,
-            boolean done) {
+            CareStep care) {
         static Due of(DigestMapper.ChoreRow row) {
             return new Due(
                     row.trialId(),
@@ -102,7 +107,14 @@ public class TrialLists {
                     row.name(),
                     row.minutes(),
                     row.prepare(),
-                    row.done());
+                    new CareStep(
+                            row.chore(),
+                            row.dueAt(),
+                            row.dueAt(),
+                            row.closesAt(),
+                            row.unitsDone(),
+                            row.unitsOf(),
+                            Optional.empty()));
         }
     }
 
@@ -152,6 +164,14 @@ public class TrialLists {
             known = kept;
         }
         return kept.agenda();
+    }
+
+    /** Steps that are late: past their time, not done for all units, and still to be done; the oldest first. */
+    public List<Due> late(Instant now) {
+        refresh();
+        return digests.late(now.minus(LONGEST_LATE), now, MOST_LATE).stream()
+                .map(Due::of)
+                .toList();
     }
 
     /** The agenda that was asked for last: a page that is looked at all day asks for the same week again and again. */

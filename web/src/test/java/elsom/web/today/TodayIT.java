@@ -26,6 +26,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -49,6 +50,7 @@ class TodayIT {
         return TodayPage.of(
                 lists.day(now, 500, 500),
                 lists.agenda(now.minus(Duration.ofDays(2)), now.plus(Duration.ofDays(9))),
+                lists.late(now),
                 now,
                 ZoneOffset.UTC);
     }
@@ -79,12 +81,10 @@ class TodayIT {
         TrialId running = plans.begin(GrowthPlan.plan(), UUID.randomUUID());
         plans.start(running);
         TodayPage page = at(GrowthPlan.START.plus(Duration.ofDays(3)).plus(Duration.ofHours(3)));
-        assertThat(page.care())
-                .filteredOn(care -> care.href().equals("/trials/" + running + "/water"))
-                .anySatisfy(care -> {
-                    assertThat(care.what()).startsWith("Water");
-                    assertThat(care.when()).isEqualTo("09:00");
-                });
+        assertThat(late("/trials/" + running + "/water", page)).anySatisfy(care -> {
+            assertThat(care.what()).startsWith("Water");
+            assertThat(care.when()).endsWith("09:00");
+        });
         assertThat(of(running, page.coming()))
                 .singleElement()
                 .satisfies(task -> assertThat(task.action()).isEqualTo("Start measuring"));
@@ -101,13 +101,33 @@ class TodayIT {
         assertThat(page.week().get(0).says()).contains("min");
         assertThat(page.prepare()).extracting(TodayPage.Care::what).anyMatch(what -> what.contains("tap water"));
         String water = "/trials/" + running + "/water";
-        assertThat(page.care()).filteredOn(care -> care.href().equals(water)).noneMatch(TodayPage.Care::done);
-        UnitCode unit = trials.snapshot(running).units().get(0).code();
-        logbook.give(running, GivenKind.WATER, "", Map.of(unit, 40.0), morning, "Bench A", UUID.randomUUID());
+        assertThat(late(water, page))
+                .singleElement()
+                .satisfies(care -> assertThat(care.says()).matches("\\d h( \\d+ min)? late"));
+        List<UnitCode> units = trials.snapshot(running).units().stream()
+                .map(unit -> unit.code())
+                .toList();
+        logbook.give(running, GivenKind.WATER, "", Map.of(units.get(0), 5.0), morning, "Bench A", UUID.randomUUID());
+        assertThat(late(water, at(morning)))
+                .singleElement()
+                .satisfies(care -> assertThat(care.says()).endsWith("late: 1 of " + units.size() + " watered"));
+        logbook.give(
+                running,
+                GivenKind.WATER,
+                "",
+                units.stream().collect(Collectors.toMap(unit -> unit, unit -> 40.0)),
+                morning,
+                "Bench A",
+                UUID.randomUUID());
+        assertThat(late(water, at(morning))).isEmpty();
         assertThat(at(morning).care())
                 .filteredOn(care -> care.href().equals(water))
                 .isNotEmpty()
                 .allMatch(TodayPage.Care::done);
+    }
+
+    private static List<TodayPage.Care> late(String href, TodayPage page) {
+        return page.late().stream().filter(care -> care.href().equals(href)).toList();
     }
 
     @Test
