@@ -169,13 +169,13 @@ final class Prepared {
             }
         }
         return after.apply(TrialRecord.of(
-                record.trial(),
-                record.treatments(),
-                record.containers(),
-                record.benches(),
-                record.units(),
-                record.endpoints(),
-                record.looks(),
+                        record.trial(),
+                        record.treatments(),
+                        record.containers(),
+                        record.benches(),
+                        record.units(),
+                        record.endpoints(),
+                        record.looks(),
                         readings,
                         mishaps.apply(record))
                 .with(record.chores()));

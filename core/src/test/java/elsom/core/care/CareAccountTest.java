@@ -3,8 +3,8 @@ package elsom.core.care;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.plan.APlan;
-import elsom.core.plan.Recurring;
 import elsom.core.plan.Measured;
+import elsom.core.plan.Recurring;
 import elsom.core.trial.Chore;
 import elsom.core.trial.Given;
 import elsom.core.trial.GivenKind;

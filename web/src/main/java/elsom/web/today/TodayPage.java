@@ -9,6 +9,7 @@ import elsom.core.trial.Standing;
 import elsom.web.kit.Times;
 import elsom.web.trial.Digest;
 import elsom.web.trial.TrialLists;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -35,6 +36,7 @@ record TodayPage(
         Tasks plans,
         Tasks finished,
         int unreadable) {
+    private static final Duration TWO_DAYS = Duration.ofDays(2);
     private static final int DAYS = 7;
     private static final int MOST_CARE = 30;
     private static final double TALLEST = 44;
@@ -190,12 +192,15 @@ record TodayPage(
         String progress = due.care().progress();
         return switch (state) {
             case DONE -> "done";
-            case LATE ->
-                minutes((int) due.care().late(now).toMinutes()) + " late" + (progress.isEmpty() ? "" : ": " + progress);
+            case LATE -> late(due.care().late(now)) + " late" + (progress.isEmpty() ? "" : ": " + progress);
             case MISSED -> "not in the log";
             case PARTLY -> "only " + progress;
             case COMING, UNKNOWN -> progress.isEmpty() ? minutes(due.minutes()) : progress;
         };
+    }
+
+    private static String late(Duration by) {
+        return by.compareTo(TWO_DAYS) < 0 ? minutes((int) by.toMinutes()) : by.toDays() + " days";
     }
 
     private static Task plan(Digest digest, Instant now) {

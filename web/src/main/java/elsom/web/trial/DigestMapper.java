@@ -182,13 +182,13 @@ interface DigestMapper {
             order by c.due_at, c.trial_id limit #{most}""")
     List<ChoreRow> chores(@Param("from") Instant from, @Param("to") Instant to, @Param("most") int most);
 
-    /** Steps whose time has come since a time, that are not done for all units, and that the next one has not overtaken. */
+    /** Steps of trials with a look to come: past their time, not done for all units, and not overtaken by the next one. */
     @Select("""
             select c.trial_id, t.question, t.zone, c.due_at, c.kind, c.title, c.name, c.minutes, c.prepare, c.chore,
                 c.closes_at, c.units_done, c.units_of
-            from digest_chore c join trial t on t.id = c.trial_id
+            from digest_chore c join trial t on t.id = c.trial_id join digest d on d.trial_id = c.trial_id
             where c.due_at >= #{from} and c.due_at < #{now} and c.closes_at > #{now} and c.units_done < c.units_of
-            and t.stage = 'STARTED' and not t.put_away and not t.practice
+            and d.next_at is not null and t.stage = 'STARTED' and not t.put_away and not t.practice
             order by c.due_at, c.trial_id limit #{most}""")
     List<ChoreRow> late(@Param("from") Instant from, @Param("now") Instant now, @Param("most") int most);
 

@@ -10,6 +10,7 @@ import elsom.core.trial.Mishap;
 import elsom.core.trial.MishapKind;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingId;
+import elsom.core.trial.ReadingRef;
 import elsom.core.trial.SecondScore;
 import elsom.core.trial.Skip;
 import elsom.core.trial.Trial;
@@ -20,17 +21,25 @@ import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Enters readings and mishaps. Each call is one transaction; a trial is written by one caller at a time. */
 @Repository
 public class Logbook {
+    private static final int AT_ONCE = 500;
+
     private final LogbookMapper log;
     private final TrialMapper trials;
     private final TrialWriter writer;
@@ -58,14 +67,66 @@ public class Logbook {
     @Transactional
     public List<Reading> enterAll(TrialId trial, List<NewReading> entries) {
         lock(trial);
+        if (entries.isEmpty()) {
+            return List.of();
+        }
+        Map<ReadingRef, Reading> latest = new HashMap<>();
+        log.readingsAt(
+                        trial,
+                        entries.stream().map(entry -> entry.ref().look()).collect(Collectors.toSet()),
+                        entries.stream().map(entry -> entry.ref().endpoint()).collect(Collectors.toSet()))
+                .forEach(row -> latest.put(row.reading().ref(), row.reading()));
         List<Reading> unseen = entries.stream()
-                .flatMap(entry ->
-                        standing(trial, entry).filter(reading -> !reading.id().equals(entry.replaces())).stream())
+                .flatMap(entry -> Optional.ofNullable(latest.get(entry.ref()))
+                        .filter(reading ->
+                                reading.value() != null && !reading.id().equals(entry.replaces()))
+                        .stream())
                 .toList();
         if (unseen.isEmpty()) {
-            entries.forEach(entry -> enterLocked(trial, entry));
+            insertAll(trial, entries, latest);
         }
         return unseen;
+    }
+
+    /** In a query and a few inserts; what is of the same place twice in it is entered one after the other. */
+    private void insertAll(TrialId trial, List<NewReading> entries, Map<ReadingRef, Reading> latest) {
+        Map<UUID, LogbookMapper.SentWith> sent = new HashMap<>();
+        for (int from = 0; from < entries.size(); from += AT_ONCE) {
+            log.sentWith(entries.subList(from, Math.min(entries.size(), from + AT_ONCE)).stream()
+                            .map(NewReading::token)
+                            .toList())
+                    .forEach(one -> sent.put(one.entryToken(), one));
+        }
+        List<NewReading> fresh = new ArrayList<>();
+        List<NewReading> afterwards = new ArrayList<>();
+        Set<ReadingRef> taken = new HashSet<>();
+        for (NewReading entry : entries) {
+            LogbookMapper.SentWith before = sent.get(entry.token());
+            if (before != null) {
+                again(trial, entry, new LogbookMapper.Sent(before.trialId(), before.id()));
+            } else if (taken.add(entry.ref())) {
+                fresh.add(chained(entry, latest.get(entry.ref())));
+            } else {
+                afterwards.add(entry);
+            }
+        }
+        for (int from = 0; from < fresh.size(); from += AT_ONCE) {
+            log.insertAll(trial, fresh.subList(from, Math.min(fresh.size(), from + AT_ONCE)));
+        }
+        afterwards.forEach(entry -> enterLocked(trial, entry));
+    }
+
+    /** After an undo nothing stands, but the chain of corrections goes on from what was taken back. */
+    private static NewReading chained(NewReading entry, @Nullable Reading latest) {
+        boolean stands = latest != null && latest.value() != null;
+        if (entry.replaces() != null && !stands) {
+            throw new Refusal("The reading of " + entry.ref().unit()
+                    + " that is to be corrected was taken back meanwhile, so nothing was entered. Reload the page, then"
+                    + " enter it anew.");
+        }
+        return entry.replaces() == null && latest != null
+                ? entry.superseding(latest.id(), CorrectionReason.WEIGHED_AGAIN)
+                : entry;
     }
 
     private void lock(TrialId trial) {

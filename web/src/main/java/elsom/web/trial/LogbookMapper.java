@@ -11,6 +11,7 @@ import elsom.core.trial.TrialId;
 import elsom.core.trial.Turn;
 import elsom.core.trial.UnitCode;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -50,6 +51,34 @@ interface LogbookMapper {
               and endpoint = #{ref.endpoint} and sub_reading = #{ref.subReading}
             order by id""")
     List<Rows.ReadingRow> history(@Param("trial") TrialId trial, @Param("ref") ReadingRef ref);
+
+    /** All rows at some looks and of some endpoints, in order of entry. */
+    @Select("<script>" + READING + """
+            where trial_id = #{trial}
+              and look in <foreach item="l" collection="looks" open="(" separator="," close=")">#{l}</foreach>
+              and endpoint in <foreach item="e" collection="endpoints" open="(" separator="," close=")">#{e}</foreach>
+            order by id</script>""")
+    List<Rows.ReadingRow> readingsAt(
+            @Param("trial") TrialId trial,
+            @Param("looks") Collection<Integer> looks,
+            @Param("endpoints") Collection<EndpointCode> endpoints);
+
+    /** Which of some tokens belong to a reading, of whichever trial. */
+    @Select("""
+            <script>select trial_id, id, entry_token from reading where entry_token in
+            <foreach item="t" collection="tokens" open="(" separator="," close=")">#{t}</foreach></script>""")
+    List<SentWith> sentWith(@Param("tokens") Collection<UUID> tokens);
+
+    /** A token with the reading it belongs to. */
+    record SentWith(TrialId trialId, ReadingId id, UUID entryToken) {}
+
+    @Insert("""
+            <script>insert into reading (trial_id, unit_code, look, endpoint, sub_reading, stored_value, typed_text,
+                typed_unit, taken_at, recorded_at, station, instrument, supersedes, reason, entry_token) values
+            <foreach item="r" collection="all" separator=",">(#{trial}, #{r.ref.unit}, #{r.ref.look}, #{r.ref.endpoint},
+                #{r.ref.subReading}, #{r.value}, #{r.typedText}, #{r.typedUnit}, #{r.takenAt}, #{r.recordedAt},
+                #{r.station}, #{r.instrument}, #{r.replaces}, #{r.reason}, #{r.token})</foreach></script>""")
+    void insertAll(@Param("trial") TrialId trial, @Param("all") List<NewReading> readings);
 
     /** Holds the key that the store gave a new reading. */
     final class NewKey {

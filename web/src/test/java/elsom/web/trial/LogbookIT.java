@@ -177,6 +177,27 @@ class LogbookIT {
     }
 
     @Test
+    void aBatchThatCorrectsWhatWasTakenBackSaysSo() {
+        Reading first = saved(entry(30, null));
+        logbook.undo(trial, first.id(), "Bench A", UUID.randomUUID());
+        assertThatThrownBy(() -> logbook.enterAll(trial, List.of(entry(31, first.id()))))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("taken back meanwhile");
+        assertThat(logbook.enterAll(trial, List.of(entry(31, null)))).isEmpty();
+        assertThat(standing()).isEqualTo(31);
+        assertThat(trials.snapshot(trial).history(ref(unit))).hasSize(3);
+    }
+
+    @Test
+    void aBatchSentAgainIsEnteredOnceAndOfAPlaceTwiceOneStands() {
+        NewReading entry = entry(30, null);
+        assertThat(logbook.enterAll(trial, List.of(entry, entry(32, null)))).isEmpty();
+        assertThat(standing()).isEqualTo(30);
+        assertThat(logbook.enterAll(trial, List.of(entry))).hasSize(1);
+        assertThat(trials.snapshot(trial).readings()).hasSize(1);
+    }
+
+    @Test
     void manyAtOnceLeaveOneStanding() {
         List<Entered> answers = IntStream.range(0, 16)
                 .parallel()
