@@ -2,7 +2,7 @@ package elsom.web.findings;
 
 import elsom.core.plan.Plan;
 import elsom.core.protocol.seedling.BioassayResult;
-import elsom.core.results.NextTrial;
+import elsom.core.protocol.seedling.NextTrial;
 import elsom.core.trial.TrialRecord;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;

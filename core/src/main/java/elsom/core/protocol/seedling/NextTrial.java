@@ -1,4 +1,4 @@
-package elsom.core.results;
+package elsom.core.protocol.seedling;
 
 import elsom.core.diagnosis.Diagnosis;
 import elsom.core.diagnosis.NextTest;
@@ -14,7 +14,6 @@ import elsom.core.plan.PlanCopy;
 import elsom.core.plan.Question;
 import elsom.core.plan.Stated;
 import elsom.core.plan.Treatments;
-import elsom.core.protocol.seedling.BioassayResult;
 import elsom.core.quantity.Bounds;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.EndpointCode;

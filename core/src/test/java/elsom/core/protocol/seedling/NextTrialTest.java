@@ -1,4 +1,4 @@
-package elsom.core.results;
+package elsom.core.protocol.seedling;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -9,8 +9,6 @@ import elsom.core.plan.Plan;
 import elsom.core.plan.PlanCheck;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Question;
-import elsom.core.protocol.seedling.ABioassay;
-import elsom.core.protocol.seedling.BioassayResult;
 import elsom.core.trial.TrialId;
 import java.util.List;
 import java.util.Objects;
