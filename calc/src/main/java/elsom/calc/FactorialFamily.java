@@ -1,8 +1,8 @@
 package elsom.calc;
 
+import elsom.core.stats.Factorial;
 import elsom.core.stats.Factorial.Factor;
 import elsom.core.stats.Factorial.Line;
-import elsom.core.stats.Factorial;
 import elsom.core.stats.Outcome;
 import elsom.core.stats.SplitPlot;
 import elsom.core.stats.Tests.ChiSquaredTest;
