@@ -16,6 +16,7 @@ class ListedTest {
     @CsvSource({
         "elsom.core.audit.AuditRule, elsom.core.audit.Audit, RULES",
         "elsom.core.flag.FlagRule, elsom.core.flag.Flags, RULES",
+        "elsom.core.plan.check.PlanRule, elsom.core.plan.check.PlanCheck, RULES",
     })
     void everyRuleOfThePackageIsInItsList(String rule, String holder, String list) throws ReflectiveOperationException {
         Class<?> kind = Class.forName(rule);

@@ -7,8 +7,10 @@ import elsom.core.trial.UnitCode;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.NavigableSet;
 import java.util.Optional;
 import java.util.Set;
@@ -35,14 +37,15 @@ public final class CareAccount {
     public static CareAccount of(TrialRecord record) {
         List<CareStep> steps = new ArrayList<>();
         Instant start = record.trial().start();
+        Units units = new Units(record);
         for (Chore.Kind kind : Chore.Kind.values()) {
-            List<Entry> entries = entries(record, kind);
+            List<Entry> entries = entries(record, units, kind);
             NavigableSet<Instant> times = new TreeSet<>();
             record.chores().stream()
                     .filter(chore -> chore.kind() == kind)
                     .forEach(chore -> times.add(start.plus(chore.afterStart())));
             for (Instant at : times) {
-                steps.add(step(record, kind, at, opens(times, at), closes(times, at), entries));
+                steps.add(step(units, kind, at, opens(times, at), closes(times, at), entries));
             }
         }
         steps.sort((a, b) -> a.at().compareTo(b.at()));
@@ -51,7 +54,8 @@ public final class CareAccount {
 
     /** What the account would say of a step that no plan has, such as water that is due by weight. */
     public static CareStep one(TrialRecord record, Chore.Kind kind, Instant at) {
-        return step(record, kind, at, at.minus(LEEWAY), at.plus(LEEWAY), entries(record, kind));
+        Units units = new Units(record);
+        return step(units, kind, at, at.minus(LEEWAY), at.plus(LEEWAY), entries(record, units, kind));
     }
 
     private static Instant opens(NavigableSet<Instant> times, Instant at) {
@@ -75,12 +79,10 @@ public final class CareAccount {
         return half.compareTo(LEEWAY) > 0 ? half : LEEWAY;
     }
 
-    private static List<Entry> entries(TrialRecord record, Chore.Kind kind) {
+    private static List<Entry> entries(TrialRecord record, Units units, Chore.Kind kind) {
         if (kind == Chore.Kind.TURN) {
-            Set<UnitCode> all = new HashSet<>();
-            record.units().forEach(unit -> all.add(unit.code()));
             return record.turns().stream()
-                    .map(turn -> new Entry(turn.at(), all))
+                    .map(turn -> new Entry(turn.at(), units.all))
                     .toList();
         }
         return record.given().stream()
@@ -91,8 +93,8 @@ public final class CareAccount {
     }
 
     private static CareStep step(
-            TrialRecord record, Chore.Kind kind, Instant at, Instant opens, Instant closes, List<Entry> entries) {
-        Set<UnitCode> standing = kind.logged() ? standing(record, at) : Set.of();
+            Units units, Chore.Kind kind, Instant at, Instant opens, Instant closes, List<Entry> entries) {
+        Set<UnitCode> standing = kind.logged() ? units.standing(at) : Set.of();
         Set<UnitCode> cared = new HashSet<>();
         Instant last = null;
         for (Entry entry : entries) {
@@ -106,15 +108,31 @@ public final class CareAccount {
         return new CareStep(kind, at, opens, closes, cared.size(), standing.size(), Optional.ofNullable(last));
     }
 
-    /** Units that had not ended by then. */
-    private static Set<UnitCode> standing(TrialRecord record, Instant at) {
-        Set<UnitCode> standing = new HashSet<>();
-        record.units().stream()
-                .filter(unit -> record.ended(unit.code())
-                        .map(mishap -> mishap.happenedAt().isAfter(at))
-                        .orElse(true))
-                .forEach(unit -> standing.add(unit.code()));
-        return standing;
+    /** The units of a trial with when those ended that did: pages ask for the account of many units again and again. */
+    private static final class Units {
+        private final Set<UnitCode> all = new HashSet<>();
+        private final Map<UnitCode, Instant> ends = new HashMap<>();
+
+        Units(TrialRecord record) {
+            record.units().forEach(unit -> {
+                all.add(unit.code());
+                record.ended(unit.code()).ifPresent(mishap -> ends.put(unit.code(), mishap.happenedAt()));
+            });
+        }
+
+        /** Those that had not ended by then. */
+        Set<UnitCode> standing(Instant at) {
+            if (ends.values().stream().allMatch(end -> end.isAfter(at))) {
+                return all;
+            }
+            Set<UnitCode> standing = new HashSet<>(all);
+            ends.forEach((unit, end) -> {
+                if (!end.isAfter(at)) {
+                    standing.remove(unit);
+                }
+            });
+            return standing;
+        }
     }
 
     /** Steps in order of time. */

@@ -2,6 +2,7 @@ package elsom.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.plan.check.PlanCheck;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;

@@ -5,6 +5,7 @@ import static elsom.core.plan.APlan.factor;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.flag.Flag;
+import elsom.core.plan.check.PlanCheck;
 import elsom.core.trial.ControlKind;
 import elsom.core.trial.TreatmentProperty;
 import java.util.List;

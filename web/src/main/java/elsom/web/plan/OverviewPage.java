@@ -4,7 +4,7 @@ import elsom.core.flag.Flag;
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
-import elsom.core.plan.PlanCheck;
+import elsom.core.plan.check.PlanCheck;
 import elsom.core.protocol.Protocol;
 import elsom.core.quantity.Decimals;
 import elsom.core.trial.ExperimentalUnit;

@@ -5,7 +5,7 @@ import elsom.core.flag.Flag;
 import elsom.core.plan.Factor;
 import elsom.core.plan.Measure;
 import elsom.core.plan.Plan;
-import elsom.core.plan.PlanCheck;
+import elsom.core.plan.check.PlanCheck;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Question;
 import elsom.core.plan.ReadyMade;

@@ -1,4 +1,4 @@
-/** The library of containers. */
+/** The shelf: lots of materials and mixes with their figures, held against uses; containers; quarantine. */
 @NullMarked
 package elsom.web.shelf;
 

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.flag.Flag;
 import elsom.core.plan.Plan;
-import elsom.core.plan.PlanCheck;
+import elsom.core.plan.check.PlanCheck;
 import elsom.core.plan.PlanEvent;
 import elsom.core.plan.PlanEvents;
 import elsom.core.trial.TrialId;
