@@ -98,7 +98,7 @@ class BenchController {
         return look.endpoints().stream()
                 .flatMap(code -> MeterKind.of(record.endpoint(code).unit().dimension()).stream())
                 .distinct()
-                .filter(kind -> meters.good(station.signature(), kind, now).isEmpty())
+                .filter(kind -> meters.log(station.signature(), kind).good(now).isEmpty())
                 .map(MeterKind::label)
                 .toList();
     }

@@ -2,6 +2,7 @@ package elsom.web.meter;
 
 import elsom.core.meter.MeterCheck;
 import elsom.core.meter.MeterKind;
+import elsom.core.meter.MeterLog;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Typed;
 import elsom.core.sim.BenchMeter;
@@ -106,7 +107,7 @@ class MeterController {
             Station station) {
         Instant now = clock.instant();
         int which = Math.max(0, Math.min(kind.solutions().size() - 1, solution));
-        double hours = checks.latest(station.signature(), kind, 1).stream()
+        double hours = checks.log(station.signature(), kind).checks().stream()
                 .mapToDouble(one -> Duration.between(one.at(), now).toMinutes() / 60.0)
                 .findFirst()
                 .orElse(24);
@@ -128,7 +129,8 @@ class MeterController {
     }
 
     private MeterView view(MeterKind kind, Station station, Map<String, String> typed, Map<String, String> problems) {
-        List<MeterChecks.Checked> past = checks.latest(station.signature(), kind, SHOWN);
+        MeterLog log = checks.log(station.signature(), kind);
+        List<MeterLog.Checked> past = log.checks().stream().limit(SHOWN).toList();
         List<Field> fields = new ArrayList<>();
         for (int i = 0; i < kind.solutions().size(); i++) {
             String name = kind.name() + i;
@@ -143,7 +145,7 @@ class MeterController {
                 kind.name(),
                 kind.label(),
                 kind == MeterKind.PH ? "" : "mS/cm",
-                checks.good(station.signature(), kind, clock.instant()).isPresent(),
+                log.good(clock.instant()).isPresent(),
                 past.isEmpty() ? "" : past.get(0).check().advice(),
                 fields,
                 past.stream()

@@ -21,7 +21,6 @@ import java.util.stream.Stream;
 final class DigestEvents {
     private static final int LONGEST_TITLE = 60;
     private static final int LONGEST_NAME = 300;
-    private static final double MINUTES_A_UNIT = 0.5;
     private static final DateTimeFormatter HALF = DateTimeFormatter.ofPattern("EEE HH:mm", Locale.ENGLISH);
 
     private DigestEvents() {}
@@ -58,7 +57,7 @@ final class DigestEvents {
                                         + HALF.format(
                                                 due.half().atZone(record.trial().zone()))
                                 : ""),
-                (int) Math.ceil(due.units() * MINUTES_A_UNIT),
+                (int) Math.ceil(due.takes().toSeconds() / 60.0),
                 "",
                 care.kind(),
                 care.closes(),

@@ -20,6 +20,9 @@ import java.util.OptionalDouble;
  * @param units of which that can be told
  */
 public record RefillDue(UnitCode first, Instant at, Instant half, int units) {
+    /** To weigh a unit and fill it up. */
+    private static final Duration EACH = Duration.ofSeconds(30);
+
     private static final double SECONDS_AN_HOUR = 3600;
 
     private record OfUnit(UnitCode unit, double hours) {}
@@ -71,6 +74,11 @@ public record RefillDue(UnitCode first, Instant at, Instant half, int units) {
         }
         double pace = Math.log(before / after) / hours;
         return OptionalDouble.of(wet.get(next - 1).hours() + Math.log(before / wanted) / pace);
+    }
+
+    /** How long it takes for all its units. */
+    public Duration takes() {
+        return EACH.multipliedBy(units);
     }
 
     private static Instant at(TrialRecord record, OfUnit time) {
