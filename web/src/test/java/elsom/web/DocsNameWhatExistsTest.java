@@ -19,15 +19,13 @@ class DocsNameWhatExistsTest {
     private static final Path ROOT = Path.of("..");
     private static final Pattern LINK = Pattern.compile("]\\(([^)#:]+)(?:#[^)]*)?\\)");
     private static final Pattern CLASS = Pattern.compile("`(?:[a-z.]+\\.)?([A-Z][a-z]+(?:[A-Z][a-z]+)+|[A-Z]\\w+IT)`");
-    private static final Pattern PACKAGE = Pattern.compile("`(?:elsom\\.)?((?:core|calc|web)(?:\\.[a-z]+)+)(?:\\.[A-Z]\\w+)?`");
+    private static final Pattern PACKAGE =
+            Pattern.compile("`(?:elsom\\.)?((?:core|calc|web)(?:\\.[a-z]+)+)(?:\\.[A-Z]\\w+)?`");
 
     private static Stream<Path> documents() throws IOException {
         try (Stream<Path> top = Files.list(ROOT);
                 Stream<Path> docs = Files.walk(ROOT.resolve("docs"))) {
-            return Stream.concat(top, docs)
-                    .filter(path -> path.toString().endsWith(".md"))
-                    .toList()
-                    .stream();
+            return Stream.concat(top, docs).filter(path -> path.toString().endsWith(".md")).toList().stream();
         }
     }
 

@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.flag.Flag;
 import elsom.core.plan.Plan;
-import elsom.core.plan.check.PlanCheck;
 import elsom.core.plan.PlanEvent;
 import elsom.core.plan.PlanEvents;
+import elsom.core.plan.check.PlanCheck;
 import elsom.core.trial.TrialId;
 import elsom.web.trial.PlanJson;
 import java.time.Instant;

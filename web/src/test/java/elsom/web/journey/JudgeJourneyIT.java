@@ -185,7 +185,8 @@ class JudgeJourneyIT extends PlanningTest {
 
     /** From the strength to work with to a sheet of stock and water that can be printed. */
     private void sheet() {
-        String rate = page.locator(".standing:not([hidden]) .lead dd").textContent();
+        String rate =
+                page.locator(".standing:not([hidden]) .lead dd:not(.hint)").textContent();
         enter(page.locator("a").getByText("Mix it"));
         page.waitForURL("**/mixing**");
         assertThat(page.locator(".mixing .result")).hasText(rate);
