@@ -105,7 +105,8 @@ public final class CareAccount {
             }
         }
         cared.retainAll(standing);
-        return new CareStep(kind, at, opens, closes, cared.size(), standing.size(), Optional.ofNullable(last));
+        return new CareStep(
+                kind, at, opens, closes, !entries.isEmpty(), cared.size(), standing.size(), Optional.ofNullable(last));
     }
 
     /** The units of a trial with when those ended that did: pages ask for the account of many units again and again. */

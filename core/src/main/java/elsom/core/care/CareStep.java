@@ -11,11 +11,19 @@ import java.util.Optional;
  * @param opens from when on an entry answers it and no earlier one
  * @param closes until when
  * @param done units that an entry answers for
+ * @param kept whether the trial has any entry of that kind: who writes none down keeps no log, and missed nothing
  * @param of units that stood then; 0 where no log is kept of such steps
  * @param doneAt when the last of them was cared for; empty when none was
  */
 public record CareStep(
-        Chore.Kind kind, Instant at, Instant opens, Instant closes, int done, int of, Optional<Instant> doneAt) {
+        Chore.Kind kind,
+        Instant at,
+        Instant opens,
+        Instant closes,
+        boolean kept,
+        int done,
+        int of,
+        Optional<Instant> doneAt) {
     /** How far it is done. */
     public enum State {
         /** Nobody writes such steps down. */
@@ -40,7 +48,10 @@ public record CareStep(
         if (now.isBefore(at)) {
             return State.COMING;
         }
-        return now.isBefore(closes) ? State.LATE : done == 0 ? State.MISSED : State.PARTLY;
+        if (now.isBefore(closes)) {
+            return State.LATE;
+        }
+        return done > 0 ? State.PARTLY : kept ? State.MISSED : State.UNKNOWN;
     }
 
     /** By how much it was late, or is by now; zero when it was not. */

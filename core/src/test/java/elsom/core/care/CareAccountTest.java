@@ -126,4 +126,13 @@ class CareAccountTest {
                 .singleElement()
                 .satisfies(step -> assertThat(step.state(at(record, 26))).isEqualTo(CareStep.State.UNKNOWN));
     }
+
+    @Test
+    void whoWritesNothingDownKeepsNoLogAndMissedNothing() {
+        TrialRecord record = watered(DAY, DAY, DAY.multipliedBy(3));
+        assertThat(steps(record))
+                .extracting(step -> step.state(at(record, 24 * 9)))
+                .containsOnly(CareStep.State.UNKNOWN);
+        assertThat(steps(record).get(2).state(at(record, 73))).isEqualTo(CareStep.State.LATE);
+    }
 }

@@ -112,6 +112,7 @@ public class TrialLists {
                             row.dueAt(),
                             row.dueAt(),
                             row.closesAt(),
+                            true,
                             row.unitsDone(),
                             row.unitsOf(),
                             Optional.empty()));
