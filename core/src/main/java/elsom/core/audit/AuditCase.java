@@ -1,12 +1,11 @@
 package elsom.core.audit;
 
+import elsom.core.analysis.EndpointKind;
 import elsom.core.plan.Amendment;
 import elsom.core.plan.FollowUp;
 import elsom.core.plan.Plan;
-import elsom.core.quantity.Dimension;
 import elsom.core.results.Findings;
 import elsom.core.results.JudgedQuestion;
-import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
@@ -92,6 +91,6 @@ public record AuditCase(Plan plan, TrialRecord record, Findings findings, List<A
     }
 
     private static boolean byEye(Endpoint endpoint) {
-        return endpoint.unit().dimension() == Dimension.SCORE || endpoint.counting() == Counting.PLACE;
+        return endpoint.judged() == EndpointKind.SCORE;
     }
 }

@@ -2,7 +2,6 @@ package elsom.core.figure;
 
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 
 /**
@@ -16,9 +15,9 @@ import elsom.core.trial.Endpoint;
 public record FigureKind(String code, String label, String term, UnitOfMeasure unit, int decimals) {
     /** How an endpoint's values are shown: counts of known numbers as a percentage. */
     public static FigureKind of(Endpoint endpoint) {
-        return endpoint.counting() == Counting.COUNT_OF
+        return endpoint.among() > 0
                 ? new FigureKind(
-                        endpoint.code().value(), endpoint.name(), "of " + endpoint.size(), UnitOfMeasure.FRACTION, 0)
+                        endpoint.code().value(), endpoint.name(), "of " + endpoint.among(), UnitOfMeasure.FRACTION, 0)
                 : new FigureKind(endpoint.code().value(), endpoint.name(), "", endpoint.unit(), endpoint.decimals());
     }
 

@@ -7,7 +7,6 @@ import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.sim.BenchTruth;
 import elsom.core.trial.BenchPosition;
-import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
@@ -214,10 +213,10 @@ public final class PracticeBench {
                 .orElseThrow(() -> new IllegalArgumentException("there is nothing on the shelf for “"
                         + record.treatment(unit).name() + "”"));
         double vigour = chance(unit.code(), "vigour").deviate();
-        if (endpoint.counting() == Counting.COUNT_OF) {
+        if (endpoint.among() > 0) {
             int k = 0;
             double share = COMES_UP * (1 - Math.max(0, living.injury(days) / 10 - 0.8));
-            for (int i = 0; i < endpoint.size(); i++) {
+            for (int i = 0; i < endpoint.among(); i++) {
                 k += noise.share() < share ? 1 : 0;
             }
             return k;

@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
 /** A measure while its parts are named one by one. */
 public final class MeasureParts {
     private final EndpointCode code;
-    private final String label;
+    private String label;
     private UnitOfMeasure unit = UnitOfMeasure.COUNT;
     private double highest = 1;
     private int decimals;
@@ -85,6 +85,17 @@ public final class MeasureParts {
 
     public MeasureParts rule(String words) {
         this.rule = words;
+        return this;
+    }
+
+    /** Adds to the rule of a measure that several kinds of trial share. */
+    public MeasureParts also(String words) {
+        return rule(rule + "; " + words);
+    }
+
+    /** What it is called in this kind of trial. */
+    public MeasureParts named(String words) {
+        this.label = words;
         return this;
     }
 

@@ -1,6 +1,5 @@
 package elsom.core.protocol;
 
-import elsom.core.design.LayoutKind;
 import elsom.core.flag.Scene;
 import elsom.core.plan.Measure;
 import elsom.core.plan.PlannedLook;
@@ -12,131 +11,57 @@ import elsom.core.results.AskedQuestions;
 import elsom.core.results.EndpointCourses;
 import elsom.core.results.EndpointFigures;
 import elsom.core.results.Evidence;
-import elsom.core.stats.Interval;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
 import elsom.core.trial.ProtocolCode;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.TrialRecord;
-import java.time.Duration;
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
 /** A protocol whose endpoints are read off and compared as they are: only its sheet of data differs from others. */
-public final class ProtocolData implements Protocol {
+final class ProtocolData implements Protocol {
     private final ProtocolCode code;
     private final String name;
-    private String purpose = "";
-    private String exampleQuestion = "";
-    private final List<Measure> measures = new ArrayList<>();
-    private final Map<EndpointCode, Scene.Expected> expected = new HashMap<>();
-    private final List<TreatmentProperty> properties = new ArrayList<>();
-    private final List<PlannedLook> looks = new ArrayList<>();
-    private final List<Recurring> steps = new ArrayList<>();
-    private final List<Step> preparation = new ArrayList<>();
-    private final List<String> validity = new ArrayList<>();
-    private Habit habit = Habit.POTS;
-    private boolean series;
-    private boolean doses = true;
-    private final List<Analysis> own = new ArrayList<>();
+    private final String purpose;
+    private final String exampleQuestion;
+    private final List<Measure> measures;
+    private final Map<EndpointCode, Scene.Expected> expected;
+    private final List<TreatmentProperty> properties;
+    private final List<PlannedLook> looks;
+    private final List<Recurring> steps;
+    private final List<Step> preparation;
+    private final List<String> validity;
+    private final Habit habit;
+    private final boolean series;
+    private final boolean doses;
+    private final boolean diagnoses;
+    private final List<Analysis> own;
 
-    private ProtocolData(String code, String name) {
-        this.code = new ProtocolCode(code);
-        this.name = name;
-    }
-
-    public static ProtocolData named(String code, String name) {
-        return new ProtocolData(code, name);
-    }
-
-    public ProtocolData tells(String what, String example) {
-        this.purpose = what;
-        this.exampleQuestion = example;
-        return this;
-    }
-
-    /** Something that may be measured. */
-    public ProtocolData measure(MeasureParts parts) {
-        measures.add(parts.made());
-        return this;
-    }
-
-    /** What the control's mean of an endpoint must be for a trial of this kind to hold. */
-    public ProtocolData expects(String endpoint, double lowest, double highest, String sentence) {
-        expected.put(new EndpointCode(endpoint), new Scene.Expected(new Interval(lowest, highest), sentence));
-        return this;
-    }
-
-    public ProtocolData asks(TreatmentProperty... wanted) {
-        properties.addAll(Arrays.asList(wanted));
-        return this;
-    }
-
-    public ProtocolData look(String label, Duration after, String... endpoints) {
-        looks.add(new PlannedLook(
-                label, after, Arrays.stream(endpoints).map(EndpointCode::new).toList()));
-        return this;
-    }
-
-    public ProtocolData every(Recurring.Kind kind, String note, Duration first, Duration every, Duration until) {
-        steps.add(new Recurring(kind, note, first, every, until));
-        return this;
-    }
-
-    public ProtocolData prepare(String what, List<Caution> cautions, String... orders) {
-        preparation.add(new Step(what, List.of(orders), cautions));
-        return this;
-    }
-
-    public ProtocolData holds(String... limits) {
-        validity.addAll(Arrays.asList(limits));
-        return this;
-    }
-
-    public ProtocolData usually(int replicates, LayoutKind layout, int plants, int seeds, double doseMl) {
-        habit = new Habit(replicates, layout, plants, seeds, doseMl, false);
-        return this;
-    }
-
-    public ProtocolData endingTogether() {
-        habit = new Habit(habit.replicates(), habit.layout(), habit.plants(), habit.seeds(), habit.doseMl(), true);
-        return this;
-    }
-
-    /** Findings of what a lot does to seedlings, with the board of causes, before all others. */
-    public ProtocolData diagnoses() {
-        own.add(new BioassayAnswers(new DoseAnswers(this::mustBe)));
-        return this;
+    ProtocolData(ProtocolParts parts) {
+        code = parts.code;
+        name = parts.name;
+        purpose = parts.purpose;
+        exampleQuestion = parts.exampleQuestion;
+        measures = List.copyOf(parts.measures);
+        expected = Map.copyOf(parts.expected);
+        properties = List.copyOf(parts.properties);
+        looks = List.copyOf(parts.looks);
+        steps = List.copyOf(parts.steps);
+        preparation = List.copyOf(parts.preparation);
+        validity = List.copyOf(parts.validity);
+        habit = parts.habit;
+        series = parts.series;
+        doses = parts.doses;
+        diagnoses = parts.diagnoses;
+        own = List.copyOf(parts.own);
     }
 
     private Optional<Scene.Expected> mustBe(Evidence evidence, Measure measure) {
         return Optional.ofNullable(expected.get(measure.endpoint().code()));
-    }
-
-    /** Without the usual findings of a series of doses, as its own say more of them. */
-    public ProtocolData withoutDoses() {
-        doses = false;
-        return this;
-    }
-
-    /** An analysis of its own, whose answer comes first. */
-    public ProtocolData answers(Analysis analysis) {
-        own.add(analysis);
-        return this;
-    }
-
-    public ProtocolData inSeries() {
-        series = true;
-        return this;
-    }
-
-    public static Duration day(int days) {
-        return Duration.ofDays(days);
     }
 
     @Override
@@ -161,12 +86,12 @@ public final class ProtocolData implements Protocol {
 
     @Override
     public List<Measure> measures() {
-        return List.copyOf(measures);
+        return measures;
     }
 
     @Override
     public List<TreatmentProperty> properties() {
-        return List.copyOf(properties);
+        return properties;
     }
 
     @Override
@@ -176,22 +101,22 @@ public final class ProtocolData implements Protocol {
 
     @Override
     public List<PlannedLook> usualLooks() {
-        return List.copyOf(looks);
+        return looks;
     }
 
     @Override
     public List<Recurring> usualSteps() {
-        return List.copyOf(steps);
+        return steps;
     }
 
     @Override
     public List<Step> preparation() {
-        return List.copyOf(preparation);
+        return preparation;
     }
 
     @Override
     public List<String> validity() {
-        return List.copyOf(validity);
+        return validity;
     }
 
     @Override
@@ -221,7 +146,11 @@ public final class ProtocolData implements Protocol {
 
     @Override
     public List<Analysis> analyses() {
-        List<Analysis> all = new ArrayList<>(own);
+        List<Analysis> all = new ArrayList<>();
+        if (diagnoses) {
+            all.add(new BioassayAnswers(new DoseAnswers(this::mustBe)));
+        }
+        all.addAll(own);
         if (doses) {
             all.add(new DoseAnswers(this::mustBe));
         }

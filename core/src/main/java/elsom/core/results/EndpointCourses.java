@@ -1,16 +1,14 @@
 package elsom.core.results;
 
+import elsom.core.analysis.Value;
 import elsom.core.figure.FigureKind;
 import elsom.core.figure.GroupKey;
 import elsom.core.plan.Measure;
 import elsom.core.stats.Summary;
 import elsom.core.trial.Bench;
-import elsom.core.trial.CountedOf;
-import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
-import elsom.core.trial.Reading;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
 import java.util.List;
@@ -83,15 +81,6 @@ public final class EndpointCourses implements Analysis {
     }
 
     private static Optional<Double> value(TrialRecord record, Endpoint endpoint, Look look, ExperimentalUnit unit) {
-        List<Reading> readings = UnitValues.readings(record, endpoint, look, unit);
-        if (readings.isEmpty()) {
-            return Optional.empty();
-        }
-        return endpoint.counting() == Counting.COUNT_OF
-                ? CountedOf.read(readings.get(0), endpoint).map(count -> count.k() / (double) count.n())
-                : Optional.of(readings.stream()
-                        .mapToDouble(reading -> Objects.requireNonNull(reading.value()))
-                        .average()
-                        .orElseThrow());
+        return endpoint.seen(UnitValues.readings(record, endpoint, look, unit)).map(Value::inSums);
     }
 }

@@ -1,5 +1,6 @@
 package elsom.core.results;
 
+import elsom.core.analysis.Value;
 import elsom.core.figure.Figure;
 import elsom.core.figure.FigureKind;
 import elsom.core.figure.GroupFigure;
@@ -9,11 +10,10 @@ import elsom.core.figure.UnitResult;
 import elsom.core.plan.Measure;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Sentence;
+import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.section.Section;
 import elsom.core.stats.Summary;
 import elsom.core.trial.Bench;
-import elsom.core.trial.CountedOf;
-import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
@@ -165,13 +165,14 @@ public final class EndpointFigures implements Analysis {
             if (readings.isEmpty()) {
                 return Optional.empty();
             }
-            return endpoint.counting() == Counting.COUNT_OF
-                    ? CountedOf.read(readings.get(0), endpoint).map(count -> share(kind, unit, readings.get(0), count))
-                    : Optional.of(mean(kind, endpoint, unit, readings));
+            return endpoint.seen(readings)
+                    .map(value -> value instanceof Value.CountOf count
+                            ? share(kind, unit, readings.get(0), count)
+                            : mean(kind, endpoint, unit, readings, value.inSums()));
         }
 
-        private static Figure share(FigureKind kind, ExperimentalUnit unit, Reading reading, CountedOf count) {
-            double share = count.k() / (double) count.n();
+        private static Figure share(FigureKind kind, ExperimentalUnit unit, Reading reading, Value.CountOf count) {
+            double share = count.inSums();
             return new Figure(
                     kind,
                     share,
@@ -179,24 +180,16 @@ public final class EndpointFigures implements Analysis {
                             Sentence.inside(kind.label()) + ", " + unit.code(),
                             "counted ÷ all there were",
                             List.of(
-                                    Term.read(
-                                            "counted",
-                                            count.k(),
-                                            elsom.core.quantity.UnitOfMeasure.COUNT,
-                                            0,
-                                            reading.ref()),
-                                    Term.given("of", count.n(), elsom.core.quantity.UnitOfMeasure.COUNT, 0)),
+                                    Term.read("counted", count.k(), UnitOfMeasure.COUNT, 0, reading.ref()),
+                                    Term.given("of", count.n(), UnitOfMeasure.COUNT, 0)),
                             List.of(count.k() + " ÷ " + count.n() + " = " + Decimals.percent(share, 1) + " %"),
                             Source.DEFINITION,
                             List.of()));
         }
 
-        private Figure mean(FigureKind kind, Endpoint endpoint, ExperimentalUnit unit, List<Reading> readings) {
-            double mean = readings.stream()
-                    .mapToDouble(reading -> Objects.requireNonNull(reading.value()))
-                    .average()
-                    .orElseThrow();
-            if (endpoint.counting() == Counting.WORKED_OUT) {
+        private Figure mean(
+                FigureKind kind, Endpoint endpoint, ExperimentalUnit unit, List<Reading> readings, double mean) {
+            if (endpoint.byFormula()) {
                 return worked(kind, endpoint, unit, mean);
             }
             List<Term> terms = readings.stream()

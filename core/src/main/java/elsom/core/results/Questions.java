@@ -14,7 +14,6 @@ import elsom.core.plan.Measure;
 import elsom.core.plan.Question;
 import elsom.core.plan.Stated;
 import elsom.core.stats.Interval;
-import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.Look;
 import elsom.core.trial.Treatment;
@@ -194,13 +193,8 @@ public final class Questions {
         }
         double matters = question.margin().getAsDouble();
         Endpoint endpoint = endpoint(measure);
-        return OptionalDouble.of(
-                endpoint.counting() == Counting.COUNT_OF
-                        ? matters / endpoint.size()
-                        : matters
-                                * derived.apply(measure)
-                                        .map(Derived::perReading)
-                                        .orElse(1.0));
+        return OptionalDouble.of(endpoint.judged(matters)
+                * derived.apply(measure).map(Derived::perReading).orElse(1.0));
     }
 
     private Endpoint endpoint(Measure measure) {

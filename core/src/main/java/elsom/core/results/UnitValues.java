@@ -13,8 +13,6 @@ import elsom.core.plan.Measure;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.quantity.Sentence;
-import elsom.core.trial.CountedOf;
-import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
@@ -25,7 +23,6 @@ import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
@@ -62,7 +59,7 @@ public final class UnitValues {
                 measure.formula() != null && measure.formula().waits(),
                 look,
                 derived);
-        EndpointKind kind = derived.isPresent() ? EndpointKind.MEASURED : kind(made.endpoint);
+        EndpointKind kind = derived.isPresent() ? EndpointKind.MEASURED : made.endpoint.judged();
         Design design = made.design();
         return new Observations(
                 design,
@@ -70,26 +67,10 @@ public final class UnitValues {
                 made.arms(),
                 kind,
                 measure.better() == Direction.LOWER ? Observations.Better.LOWER : Observations.Better.HIGHER,
-                derived.map(Derived::resolution)
-                        .orElse(kind == EndpointKind.COUNT_OF ? 1 : Math.pow(10, -made.endpoint.decimals())),
+                derived.map(Derived::resolution).orElseGet(made.endpoint::resolution),
                 made.record.units().stream()
                         .map(unit -> made.observed(unit, design))
                         .toList());
-    }
-
-    /** What sort of thing an endpoint is, by how it is counted and its unit. */
-    public static EndpointKind kind(Endpoint endpoint) {
-        if (endpoint.counting() == Counting.COUNT_OF) {
-            return EndpointKind.COUNT_OF;
-        }
-        if (endpoint.counting() == Counting.PLACE) {
-            return EndpointKind.SCORE;
-        }
-        return switch (endpoint.unit().dimension()) {
-            case SCORE -> EndpointKind.SCORE;
-            case TIME -> EndpointKind.TIME;
-            default -> EndpointKind.MEASURED;
-        };
     }
 
     private Design design() {
@@ -164,15 +145,7 @@ public final class UnitValues {
         if (readings.isEmpty()) {
             return waits && record.expected(unit.code(), look.number()) ? new Value.NotYet() : missing(unit);
         }
-        double mean = readings.stream()
-                .mapToDouble(reading -> Objects.requireNonNull(reading.value()))
-                .average()
-                .orElseThrow();
-        return endpoint.counting() == Counting.COUNT_OF
-                ? CountedOf.read(readings.get(0), endpoint)
-                        .<Value>map(count -> new Value.CountOf(count.k(), count.n()))
-                        .orElseGet(() -> new Value.Missing("not a count"))
-                : new Value.Measured(mean);
+        return endpoint.seen(readings).orElseGet(() -> new Value.Missing("not a count"));
     }
 
     /** A unit's readings that stand, sub-reading by sub-reading. */

@@ -1,5 +1,6 @@
 package elsom.core.results;
 
+import elsom.core.analysis.Value;
 import elsom.core.formula.Expression;
 import elsom.core.formula.Known;
 import elsom.core.formula.OverTime;
@@ -9,8 +10,6 @@ import elsom.core.plan.Plan;
 import elsom.core.plan.Pots;
 import elsom.core.quantity.Bounds;
 import elsom.core.quantity.Decimals;
-import elsom.core.trial.CountedOf;
-import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Instrument;
@@ -170,19 +169,9 @@ public final class WorkedEndpoints {
             }
 
             private double at(Endpoint endpoint, Look when) {
-                List<Reading> readings = UnitValues.readings(record, endpoint, when, unit);
-                if (readings.isEmpty()) {
-                    return Double.NaN;
-                }
-                if (endpoint.counting() == Counting.COUNT_OF) {
-                    return CountedOf.read(readings.get(0), endpoint)
-                            .map(count -> count.k() / (double) count.n())
-                            .orElse(Double.NaN);
-                }
-                return readings.stream()
-                                .mapToDouble(reading -> Objects.requireNonNull(reading.value()))
-                                .average()
-                                .orElseThrow()
+                return endpoint.seen(UnitValues.readings(record, endpoint, when, unit))
+                                .map(Value::inSums)
+                                .orElse(Double.NaN)
                         * endpoint.unit().coherent();
             }
 

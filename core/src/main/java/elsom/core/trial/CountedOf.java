@@ -1,5 +1,8 @@
 package elsom.core.trial;
 
+import elsom.core.quantity.Quantity;
+import elsom.core.quantity.Typed;
+import elsom.core.quantity.UnitOfMeasure;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -28,6 +31,23 @@ public record CountedOf(int k, int n) {
         int k = Integer.parseInt(matcher.group(1));
         int n = Integer.parseInt(matcher.group(2));
         return n < 1 || k > n ? Optional.empty() : Optional.of(new CountedOf(k, n));
+    }
+
+    /** A count that was typed, refused where it is more than there were. */
+    static Typed checked(String text, Endpoint endpoint) {
+        Optional<CountedOf> count = typed(text);
+        if (count.isEmpty()) {
+            return new Typed.Refused(text, "More than there were in “" + text.strip() + "”", endpoint.example());
+        }
+        if (count.get().n() > endpoint.size()) {
+            return new Typed.Refused(
+                    text,
+                    endpoint.name() + " is counted among " + endpoint.size() + " at most, got “"
+                            + count.get().n() + "”",
+                    endpoint.example());
+        }
+        Quantity value = new Quantity(count.get().k(), UnitOfMeasure.COUNT);
+        return new Typed.Understood(text, value, value);
     }
 
     /** What a reading of a counted endpoint says: of as many as were typed with it, else of all that were set up. */

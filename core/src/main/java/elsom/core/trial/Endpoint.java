@@ -1,8 +1,13 @@
 package elsom.core.trial;
 
+import elsom.core.analysis.EndpointKind;
+import elsom.core.analysis.Value;
 import elsom.core.quantity.Bounds;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -31,17 +36,10 @@ public record Endpoint(
         Bounds.present("an endpoint's code", code);
         Bounds.name("an endpoint's name", name, Bounds.NAME);
         Bounds.present("an endpoint's unit", unit);
-        Bounds.count(
-                "the size of endpoint " + code,
-                size,
-                1,
-                Bounds.present("counting", counting) == Counting.SUB_READINGS ? Bounds.SUB_READINGS : Bounds.COUNTED);
+        Bounds.count("the size of endpoint " + code, size, 1, Bounds.present("counting", counting).largest);
         Bounds.number("the lowest value of " + code, lowest, -Bounds.LARGEST, Bounds.LARGEST);
         Bounds.number("the highest value of " + code, highest, -Bounds.LARGEST, Bounds.LARGEST);
         Bounds.count("decimals of " + code, decimals, 0, Bounds.DECIMALS);
-        if (counting != Counting.SUB_READINGS && counting != Counting.COUNT_OF && size != 1) {
-            throw new IllegalArgumentException("endpoint " + code + " has an impossible size " + size);
-        }
         if (code.equals(readOf)) {
             throw new IllegalArgumentException("endpoint " + code + " can't be read of itself");
         }
@@ -68,22 +66,85 @@ public record Endpoint(
 
     /** Whether something can be worked out from its values. */
     public boolean measured() {
-        return counting != Counting.WORDS;
+        return counting.form != Form.WORDS;
     }
 
     /** Whether somebody reads it: neither a sensor's series nor a formula gives it. */
     public boolean byHand() {
-        return counting != Counting.SENSED && counting != Counting.WORKED_OUT;
+        return counting.source == Counting.Source.HAND;
+    }
+
+    /** Whether a sensor's series gives it. */
+    public boolean bySensor() {
+        return counting.source == Counting.Source.SENSOR;
+    }
+
+    /** Whether a formula gives it. */
+    public boolean byFormula() {
+        return counting.source == Counting.Source.FORMULA;
+    }
+
+    /**
+     * Reads what somebody typed, at the bench or in a file: "48.5 g", a total with its tare, "1.85 at 18 °C", "7 of 10"
+     * for a count, or words; refuses what the endpoint can't have, with the range it can.
+     */
+    public Typed typed(String text) {
+        return counting.form.typed(text, this);
+    }
+
+    /** What may be typed. */
+    public String example() {
+        return counting.form.example(this);
+    }
+
+    /**
+     * What a unit's readings at one look say together: the mean of sub-readings, a count of what there was.
+     *
+     * @param readings that stand, with values
+     * @return empty where nothing was read, or nothing that can be
+     */
+    public Optional<Value> seen(List<Reading> readings) {
+        return readings.isEmpty() ? Optional.empty() : counting.form.seen(readings, this);
+    }
+
+    /** What sort of thing statistics take it for. */
+    public EndpointKind judged() {
+        return counting.form.judged(unit);
+    }
+
+    /** How many it is counted among; 0 for what is no count. */
+    public int among() {
+        return counting.form.among(this);
+    }
+
+    /** The least step between two values. */
+    public double resolution() {
+        return counting.form.resolution(this);
+    }
+
+    /** A difference in what is read, as it is judged: of a count, the share. */
+    public double judged(double difference) {
+        return among() > 0 ? difference / among() : difference;
+    }
+
+    /** What speaks against a value beside those of other units. */
+    public Optional<String> problem(TrialRecord record, ReadingRef ref, double value) {
+        return counting.form.problem(record, ref, value);
+    }
+
+    /** Units that have the same value where each should have its own: places given twice. */
+    public Optional<String> shared(TrialRecord record, ReadingRef ref, double value) {
+        return counting.form.shared(record, ref, value);
     }
 
     /** Whether what was typed says more than the value. */
     public boolean keepsText() {
-        return takesSymptoms() || counting == Counting.WORDS;
+        return takesSymptoms() || !measured();
     }
 
     /** How many readings one unit has at a look. */
     public int readingsEach() {
-        return counting == Counting.SUB_READINGS ? size : 1;
+        return among() > 0 ? 1 : size;
     }
 
     /**
@@ -92,8 +153,12 @@ public record Endpoint(
      * @return itself where there is nothing to count among
      */
     public Endpoint counted(int plants, int seeds) {
-        int among = counting == Counting.OF_SEEDS ? seeds : counting == Counting.OF_PLANTS ? plants : 0;
-        if (counting != Counting.OF_SEEDS && counting != Counting.OF_PLANTS) {
+        int among = switch (counting.among) {
+            case SEEDS -> seeds;
+            case PLANTS -> plants;
+            case NOTHING, KNOWN -> -1;
+        };
+        if (among < 0) {
             return this;
         }
         return among > 0
@@ -103,7 +168,7 @@ public record Endpoint(
 
     /** Whether symptoms may stand beside its score, as in "7 cupped, twisted". */
     public boolean takesSymptoms() {
-        return code.equals(EndpointCode.INJURY) && counting == Counting.SINGLE;
+        return code.equals(EndpointCode.INJURY) && counting.form == Form.NUMBER && byHand() && size == 1;
     }
 
     /** Whether only whole numbers can be: counted things without decimals. */

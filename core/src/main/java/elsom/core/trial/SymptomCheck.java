@@ -51,7 +51,7 @@ public final class SymptomCheck {
                 .sorted(Comparator.comparing(Look::number).reversed())
                 .flatMap(look -> look.endpoints().stream()
                         .map(record::endpoint)
-                        .filter(counted -> counted.counting() == Counting.COUNT_OF)
+                        .filter(counted -> counted.among() > 0)
                         .flatMap(counted ->
                                 record.current(new ReadingRef(ref.unit(), look.number(), counted.code())).stream()
                                         .filter(reading -> reading.value() != null && reading.value() == 0)

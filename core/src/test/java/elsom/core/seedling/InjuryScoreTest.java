@@ -8,7 +8,6 @@ import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
-import elsom.core.trial.TypedReading;
 import org.junit.jupiter.api.Test;
 
 /** A score is a number with what was seen behind it; what can't be is refused with what can. */
@@ -40,19 +39,19 @@ class InjuryScoreTest {
 
     @Test
     void whatCantBeIsRefusedWithWhatCan() {
-        assertThat(TypedReading.of("7 cupped, twisted", INJURY))
+        assertThat(INJURY.typed("7 cupped, twisted"))
                 .isInstanceOfSatisfying(
                         Typed.Understood.class,
                         typed -> assertThat(typed.stored().value()).isEqualTo(7));
-        assertThat(TypedReading.of("11", INJURY))
+        assertThat(INJURY.typed("11"))
                 .isInstanceOfSatisfying(
                         Typed.Refused.class,
                         refused -> assertThat(refused.message())
                                 .contains("can't be 11")
                                 .contains("0 to 10"));
-        assertThat(TypedReading.of("11 cupped", INJURY)).isInstanceOf(Typed.Refused.class);
-        assertThat(TypedReading.of("-1 cupped", INJURY)).isInstanceOf(Typed.Refused.class);
-        assertThat(TypedReading.of("7 curly", INJURY))
+        assertThat(INJURY.typed("11 cupped")).isInstanceOf(Typed.Refused.class);
+        assertThat(INJURY.typed("-1 cupped")).isInstanceOf(Typed.Refused.class);
+        assertThat(INJURY.typed("7 curly"))
                 .isInstanceOfSatisfying(
                         Typed.Refused.class,
                         refused -> assertThat(refused.message())

@@ -7,7 +7,6 @@ import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
-import elsom.core.trial.TypedReading;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -36,7 +35,7 @@ class HandMeterTest {
             String shown =
                     meter.shows(truth, endpoint, HandMeter.Fault.NONE, seed).orElseThrow();
             assertThat(number(shown)).isCloseTo(displayed, withinPercentage(1.5));
-            assertThat(TypedReading.of(shown, endpoint)).as(shown).isInstanceOf(Typed.Understood.class);
+            assertThat(endpoint.typed(shown)).as(shown).isInstanceOf(Typed.Understood.class);
         }
     }
 

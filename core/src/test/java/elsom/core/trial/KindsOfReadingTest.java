@@ -22,7 +22,6 @@ import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
 import elsom.core.results.TableResult;
 import elsom.core.results.Tables;
-import elsom.core.results.UnitValues;
 import java.time.Instant;
 import java.util.List;
 import java.util.OptionalInt;
@@ -53,10 +52,10 @@ class KindsOfReadingTest {
     @Test
     void aPlaceIsAWholeNumberFromOneOnAndIsJudgedByRanks() {
         Endpoint vigour = measured.record().endpoint(PLACE);
-        assertThat(TypedReading.of("2", vigour)).isInstanceOf(Typed.Understood.class);
-        assertThat(TypedReading.of("0", vigour)).isInstanceOf(Typed.Refused.class);
-        assertThat(TypedReading.of("1.5", vigour)).isInstanceOf(Typed.Refused.class);
-        assertThat(UnitValues.kind(vigour)).isEqualTo(EndpointKind.SCORE);
+        assertThat(vigour.typed("2")).isInstanceOf(Typed.Understood.class);
+        assertThat(vigour.typed("0")).isInstanceOf(Typed.Refused.class);
+        assertThat(vigour.typed("1.5")).isInstanceOf(Typed.Refused.class);
+        assertThat(vigour.judged()).isEqualTo(EndpointKind.SCORE);
     }
 
     @Test
@@ -65,8 +64,10 @@ class KindsOfReadingTest {
         long among = record.units().stream()
                 .filter(unit -> unit.block() == measured.unit(1, 1).block())
                 .count();
-        assertThat(PlaceCheck.problem(record, place(1, 1), among)).isEmpty();
-        assertThat(PlaceCheck.problem(record, place(1, 1), among + 1).orElseThrow())
+        assertThat(record.endpoint(PLACE).problem(record, place(1, 1), among)).isEmpty();
+        assertThat(record.endpoint(PLACE)
+                        .problem(record, place(1, 1), among + 1)
+                        .orElseThrow())
                 .contains("no place is beyond " + among);
         ExperimentalUnit first = record.units().get(0);
         ExperimentalUnit beside = record.units().stream()
@@ -75,18 +76,19 @@ class KindsOfReadingTest {
                 .orElseThrow();
         TrialRecord one = measured.add(first, ranked, "strength-order", 1, 1).record();
         ReadingRef ref = new ReadingRef(beside.code(), ranked.number(), PLACE);
-        assertThat(PlaceCheck.shared(one, ref, 1)).hasValue(first.code().value());
-        assertThat(PlaceCheck.shared(one, ref, 2)).isEmpty();
-        assertThat(PlaceCheck.shared(one, new ReadingRef(first.code(), ranked.number(), PLACE), 1))
+        assertThat(one.endpoint(PLACE).shared(one, ref, 1))
+                .hasValue(first.code().value());
+        assertThat(one.endpoint(PLACE).shared(one, ref, 2)).isEmpty();
+        assertThat(one.endpoint(PLACE).shared(one, new ReadingRef(first.code(), ranked.number(), PLACE), 1))
                 .isEmpty();
     }
 
     @Test
     void wordsAreKeptAsTypedAndToldUnderTheirTreatmentButNeverJudged() {
         Endpoint roots = measured.record().endpoint(WORDS);
-        assertThat(TypedReading.of("tips brown, 2 of 3", roots)).isInstanceOf(Typed.Understood.class);
-        assertThat(TypedReading.of(" ", roots)).isInstanceOf(Typed.Refused.class);
-        assertThat(TypedReading.of("x".repeat(121), roots)).isInstanceOf(Typed.Refused.class);
+        assertThat(roots.typed("tips brown, 2 of 3")).isInstanceOf(Typed.Understood.class);
+        assertThat(roots.typed(" ")).isInstanceOf(Typed.Refused.class);
+        assertThat(roots.typed("x".repeat(121))).isInstanceOf(Typed.Refused.class);
         ExperimentalUnit unit = measured.unit(2, 1);
         measured.typed(unit, ranked, "root-words", 1, 1, "tips brown, 2 of 3");
         Findings findings = Protocols.find(plan.protocol())

@@ -10,7 +10,6 @@ import elsom.core.trial.SecondScore;
 import elsom.core.trial.SecondWalk;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import elsom.core.trial.TypedReading;
 import elsom.core.trial.UnitCode;
 import elsom.web.kit.Places;
 import elsom.web.kit.TrialHeader;
@@ -140,8 +139,8 @@ class AgainController {
         Look shown = record.look(look).orElseThrow(() -> missing(trial));
         Endpoint scored = endpoint(record, shown, endpoint);
         UnitCode code = BenchController.unit(record, unit);
-        if (!(TypedReading.of(score, scored) instanceof Typed.Understood understood)) {
-            String message = ((Typed.Refused) TypedReading.of(score, scored)).message();
+        if (!(scored.typed(score) instanceof Typed.Understood understood)) {
+            String message = ((Typed.Refused) scored.typed(score)).message();
             return new ModelAndView(
                     "bench/again",
                     Map.of("page", page(trial, look, endpoint, station, score, message)),

@@ -11,7 +11,6 @@ import elsom.core.trial.MishapKind;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import elsom.core.trial.TypedReading;
 import elsom.core.trial.UnitCode;
 import elsom.web.device.Scale;
 import elsom.web.kit.ClosedPage;
@@ -132,12 +131,12 @@ class BenchController {
         return record.endpoints().stream()
                 .filter(known -> known.code().value().equals(endpoint))
                 .findFirst()
-                .map(known -> TypedReading.of(text, known) instanceof Typed.Refused refused
+                .map(known -> known.typed(text) instanceof Typed.Refused refused
                         ? new Understanding(false, refused.message())
                         : new Understanding(
                                 true,
                                 known.measured()
-                                        ? measures.told(((Typed.Understood) TypedReading.of(text, known))
+                                        ? measures.told(((Typed.Understood) known.typed(text))
                                                 .stored()
                                                 .show(known.decimals() + 1))
                                         : ""))

@@ -6,7 +6,6 @@ import elsom.core.quantity.Dimension;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.seedling.InjuryScore;
 import elsom.core.sim.HandMeter;
-import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
@@ -159,7 +158,7 @@ record BenchData(long trial, int look, String lookName, String timing, String st
                 !endpoint.measured(),
                 endpoint.takesSymptoms() ? plant(record, unit) : "",
                 HandMeter.of(endpoint).map(HandMeter::label).orElse(""),
-                endpoint.counting() == Counting.COUNT_OF ? endpoint.size() : 0,
+                endpoint.among(),
                 record.current(ref).map(reading -> current(reading, endpoint)).orElse(null),
                 hidesEarlier(record, endpoint) ? List.of() : before(record, ref),
                 history(record, ref));

@@ -9,14 +9,12 @@ import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
-import elsom.core.trial.PlaceCheck;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.SymptomCheck;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import elsom.core.trial.TypedReading;
 import elsom.core.trial.UnitCode;
 import elsom.web.kit.Times;
 import elsom.web.meter.MeterChecks;
@@ -61,13 +59,13 @@ class Entries {
         }
         ReadingRef ref = asked.get();
         Endpoint endpoint = record.endpoint(ref.endpoint());
-        Typed typed = TypedReading.of(form.text(), endpoint);
+        Typed typed = endpoint.typed(form.text());
         if (typed instanceof Typed.Refused refused) {
             return refused(record, form, refused.message());
         }
         double value = ((Typed.Understood) typed).stored().value();
         Optional<String> impossible = SymptomCheck.problem(record, ref, form.text(), () -> sown(record, ref))
-                .or(() -> PlaceCheck.problem(record, ref, value));
+                .or(() -> record.endpoint(ref.endpoint()).problem(record, ref, value));
         if (impossible.isPresent()) {
             return refused(record, form, impossible.get());
         }
@@ -87,7 +85,8 @@ class Entries {
 
     /** What looks odd about a value that was entered. */
     private static Optional<String> odd(TrialRecord record, ReadingRef ref, double value) {
-        Optional<String> shared = PlaceCheck.shared(record, ref, value)
+        Optional<String> shared = record.endpoint(ref.endpoint())
+                .shared(record, ref, value)
                 .map(others -> "Saved. " + others + " has place " + Decimals.upTo(value, 0)
                         + " here too: is it shared, or does one of them stand elsewhere?");
         // A unit's neighbours are those of its treatment, so in a blind trial they would tell on it.

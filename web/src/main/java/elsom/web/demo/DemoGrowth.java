@@ -5,7 +5,6 @@ import elsom.core.plan.Plan;
 import elsom.core.quantity.Decimals;
 import elsom.core.sim.BenchTruth;
 import elsom.core.sim.LabAnswer;
-import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
@@ -247,7 +246,7 @@ class DemoGrowth {
         for (EndpointCode code : Walk.byHand(record, look)) {
             Endpoint endpoint = record.endpoint(code);
             // A sensor has read it already.
-            int subs = endpoint.counting() == Counting.SENSED ? 0 : endpoint.readingsEach();
+            int subs = endpoint.bySensor() ? 0 : endpoint.readingsEach();
             for (int sub = 1; sub <= subs; sub++) {
                 Case seen = new Case(
                         record.treatment(unit), living, endpoint, look.hoursAfterStart() / 24, lastDay, noise, vigour);

@@ -10,7 +10,6 @@ import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.SymptomCheck;
 import elsom.core.trial.TrialRecord;
-import elsom.core.trial.TypedReading;
 import elsom.core.trial.UnitCode;
 import elsom.web.trial.NewReading;
 import java.io.InputStream;
@@ -150,7 +149,7 @@ final class ReadingsCsv {
         Optional<String> typed = row.optional("typed").filter(text -> text.length() <= Reading.LONGEST_TEXT);
         if (endpoint.takesSymptoms()
                 && typed.isPresent()
-                && TypedReading.of(typed.get(), endpoint) instanceof Typed.Refused refused) {
+                && endpoint.typed(typed.get()) instanceof Typed.Refused refused) {
             throw row.refuse("typed: " + refused.message());
         }
         return typed;
@@ -189,7 +188,7 @@ final class ReadingsCsv {
     private static Typed.Understood value(CsvTable.Row row, Endpoint endpoint) {
         String unit = row.optional("value_unit").orElse("");
         String text = row.text("value") + (unit.isEmpty() ? "" : " " + unit);
-        Typed typed = TypedReading.of(text, endpoint);
+        Typed typed = endpoint.typed(text);
         if (typed instanceof Typed.Refused refused) {
             throw row.refuse("value: " + refused.message());
         }

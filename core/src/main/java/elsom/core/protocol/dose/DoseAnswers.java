@@ -171,7 +171,7 @@ public final class DoseAnswers implements Analysis {
                 .filter(question -> !question.inPercent() || seen.kind() != EndpointKind.SCORE)
                 .mapToDouble(question -> question.inPercent()
                         ? question.matters() / 100 * Math.abs(control)
-                        : question.matters() / (seen.kind() == EndpointKind.COUNT_OF ? endpoint.size() : 1))
+                        : endpoint.judged(question.matters()))
                 .filter(matters -> matters > 0)
                 .max()
                 .orElse(usual);

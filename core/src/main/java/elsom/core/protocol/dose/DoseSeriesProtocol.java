@@ -1,14 +1,12 @@
 package elsom.core.protocol.dose;
 
-import static elsom.core.protocol.ProtocolData.day;
+import static elsom.core.protocol.ProtocolParts.day;
 
 import elsom.core.design.LayoutKind;
-import elsom.core.plan.Direction;
 import elsom.core.protocol.Cautions;
-import elsom.core.protocol.MeasureParts;
+import elsom.core.protocol.Measures;
 import elsom.core.protocol.Protocol;
-import elsom.core.protocol.ProtocolData;
-import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.protocol.ProtocolParts;
 import java.util.List;
 
 /** Drench or dip dose series. */
@@ -16,43 +14,14 @@ public final class DoseSeriesProtocol {
     private DoseSeriesProtocol() {}
 
     public static Protocol protocol() {
-        return ProtocolData.named("dose-series", "Drench or dip dose series")
+        return ProtocolParts.named("dose-series", "Drench or dip dose series")
                 .tells(
                         "Which strength helps, which is still safe, and which harms, days after it was given.",
                         "What strength of wood vinegar drench is safe for marigold plugs?")
-                .measure(MeasureParts.of("injury", "Injury")
-                        .in(UnitOfMeasure.POINT)
-                        .highest(10)
-                        .decimals(0)
-                        .better(Direction.LOWER)
-                        .typicalCv(0.35)
-                        .secondsEach(20)
-                        .rule("0 none, 2 slight, 5 half the leaf area, 8 severe, 10 dead; the whole unit"))
-                .measure(MeasureParts.of("alive", "Plants alive")
-                        .in(UnitOfMeasure.COUNT)
-                        .highest(10_000)
-                        .decimals(0)
-                        .ofPlants()
-                        .better(Direction.HIGHER)
-                        .typicalCv(0.10)
-                        .secondsEach(10)
-                        .rule("plants with any green growing point"))
-                .measure(MeasureParts.of("height", "Height")
-                        .in(UnitOfMeasure.CENTIMETRE)
-                        .highest(300)
-                        .decimals(1)
-                        .better(Direction.EITHER)
-                        .typicalCv(0.15)
-                        .secondsEach(20)
-                        .rule("from the surface to the top of the canopy, not stretched"))
-                .measure(MeasureParts.of("fresh-mass", "Fresh mass")
-                        .in(UnitOfMeasure.GRAM)
-                        .highest(10_000)
-                        .decimals(2)
-                        .better(Direction.HIGHER)
-                        .typicalCv(0.20)
-                        .secondsEach(40)
-                        .rule("cut at the surface and weighed within a minute, bowl tared"))
+                .measure(Measures.injury().also("the whole unit"))
+                .measure(Measures.alive())
+                .measure(Measures.height().rule("from the surface to the top of the canopy, not stretched"))
+                .measure(Measures.freshMass())
                 .look("day 1", day(1), "injury")
                 .look("day 2", day(2), "injury")
                 .look("day 3", day(3), "injury")
@@ -75,6 +44,7 @@ public final class DoseSeriesProtocol {
                         "A dose never given was never tested.")
                 .expects("injury", 0, 2, "its plants must stay unharmed, 2 points of injury at most")
                 .inSeries()
-                .usually(6, LayoutKind.BLOCKS, 4, 0, 50);
+                .usually(6, LayoutKind.BLOCKS, 4, 0, 50)
+                .made();
     }
 }

@@ -5,8 +5,9 @@ import elsom.core.plan.Direction;
 import elsom.core.plan.Recurring;
 import elsom.core.protocol.Cautions;
 import elsom.core.protocol.MeasureParts;
+import elsom.core.protocol.Measures;
 import elsom.core.protocol.Protocol;
-import elsom.core.protocol.ProtocolData;
+import elsom.core.protocol.ProtocolParts;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.ProtocolCode;
 import java.time.Duration;
@@ -19,7 +20,7 @@ public final class Brews {
     private Brews() {}
 
     public static Protocol protocol() {
-        return ProtocolData.named(CODE.value(), "Aerated brew")
+        return ProtocolParts.named(CODE.value(), "Aerated brew")
                 .tells(
                         "What air, food, warmth or time changes in an aerated extract.",
                         "Does an air stone or kelp raise the active fungi of an extract?")
@@ -39,14 +40,7 @@ public final class Brews {
                         .typicalCv(0.05)
                         .secondsEach(20)
                         .rule("mid-depth"))
-                .measure(MeasureParts.of("ph", "pH")
-                        .in(UnitOfMeasure.PH)
-                        .highest(14)
-                        .decimals(2)
-                        .better(Direction.EITHER)
-                        .typicalCv(0.03)
-                        .secondsEach(40)
-                        .rule("meter rinsed, steady for half a minute"))
+                .measure(Measures.ph().decimals(2).secondsEach(40).rule("meter rinsed, steady for half a minute"))
                 .measure(MeasureParts.of("foam", "Foam")
                         .in(UnitOfMeasure.CENTIMETRE)
                         .highest(100)
@@ -87,7 +81,8 @@ public final class Brews {
                         "Counts hold for the day of sampling; use within 4 h.",
                         "More organisms do not prove better growth.")
                 .usually(4, LayoutKind.BLOCKS, 0, 0, 0)
-                .endingTogether();
+                .endingTogether()
+                .made();
     }
 
     /** A count by the laboratory, µg of organisms in a millilitre. */

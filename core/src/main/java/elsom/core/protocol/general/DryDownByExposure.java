@@ -1,13 +1,13 @@
 package elsom.core.protocol.general;
 
-import static elsom.core.protocol.ProtocolData.day;
+import static elsom.core.protocol.ProtocolParts.day;
 
 import elsom.core.design.LayoutKind;
 import elsom.core.plan.Direction;
 import elsom.core.protocol.Cautions;
 import elsom.core.protocol.MeasureParts;
 import elsom.core.protocol.Protocol;
-import elsom.core.protocol.ProtocolData;
+import elsom.core.protocol.ProtocolParts;
 import elsom.core.quantity.UnitOfMeasure;
 import java.time.Duration;
 import java.util.List;
@@ -17,7 +17,7 @@ public final class DryDownByExposure {
     private DryDownByExposure() {}
 
     public static Protocol protocol() {
-        return ProtocolData.named("dry-down", "Dry-down by exposure")
+        return ProtocolParts.named("dry-down", "Dry-down by exposure")
                 .tells(
                         "How fast filled containers lose their water in sun, shade, wind or under cover.",
                         "How much longer do trays last under the bench than on the sill?")
@@ -43,6 +43,7 @@ public final class DryDownByExposure {
                 .holds(
                         "Holds for the weather of those days: write light, warmth and wind down.",
                         "Each exposure stood once: its light, warmth and wind go together.")
-                .usually(4, LayoutKind.COMPLETELY_RANDOM, 0, 0, 0);
+                .usually(4, LayoutKind.COMPLETELY_RANDOM, 0, 0, 0)
+                .made();
     }
 }

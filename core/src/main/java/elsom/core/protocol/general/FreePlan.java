@@ -1,13 +1,13 @@
 package elsom.core.protocol.general;
 
-import static elsom.core.protocol.ProtocolData.day;
+import static elsom.core.protocol.ProtocolParts.day;
 
 import elsom.core.design.LayoutKind;
 import elsom.core.plan.Direction;
 import elsom.core.protocol.Cautions;
 import elsom.core.protocol.MeasureParts;
 import elsom.core.protocol.Protocol;
-import elsom.core.protocol.ProtocolData;
+import elsom.core.protocol.ProtocolParts;
 import elsom.core.quantity.UnitOfMeasure;
 import java.time.Duration;
 
@@ -16,7 +16,7 @@ public final class FreePlan {
     private FreePlan() {}
 
     public static Protocol protocol() {
-        return ProtocolData.named("free-form", "Free form")
+        return ProtocolParts.named("free-form", "Free form")
                 .tells(
                         "Whatever you can count, weigh or score on units that were given their treatment by lot.",
                         "Which mulch keeps the most moss off the plugs?")
@@ -40,6 +40,7 @@ public final class FreePlan {
                 .look("end", day(14), "value", "score")
                 .prepare("Set up", Cautions.NONE, "Write down what is the same for all, and what is not.")
                 .holds("Compares only what was given by lot; whatever else differs stays in the answer.")
-                .usually(4, LayoutKind.BLOCKS, 0, 0, 0);
+                .usually(4, LayoutKind.BLOCKS, 0, 0, 0)
+                .made();
     }
 }

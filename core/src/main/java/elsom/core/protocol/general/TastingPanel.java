@@ -5,7 +5,7 @@ import elsom.core.plan.Direction;
 import elsom.core.protocol.Cautions;
 import elsom.core.protocol.MeasureParts;
 import elsom.core.protocol.Protocol;
-import elsom.core.protocol.ProtocolData;
+import elsom.core.protocol.ProtocolParts;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.ProtocolCode;
 import java.time.Duration;
@@ -18,7 +18,7 @@ public final class TastingPanel {
     private TastingPanel() {}
 
     public static Protocol protocol() {
-        return ProtocolData.named(CODE.value(), "Tasting panel")
+        return ProtocolParts.named(CODE.value(), "Tasting panel")
                 .tells(
                         "Which produce people prefer, tasted blind in a balanced order.",
                         "Does coriander grown with digestate water taste different?")
@@ -55,6 +55,7 @@ public final class TastingPanel {
                 .holds(
                         "Blind or worthless: codes only until everybody has scored.",
                         "A taster is a block: every taster tastes every treatment.")
-                .usually(12, LayoutKind.BLOCKS, 0, 0, 0);
+                .usually(12, LayoutKind.BLOCKS, 0, 0, 0)
+                .made();
     }
 }

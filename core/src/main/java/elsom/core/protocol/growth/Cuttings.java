@@ -1,6 +1,6 @@
 package elsom.core.protocol.growth;
 
-import static elsom.core.protocol.ProtocolData.day;
+import static elsom.core.protocol.ProtocolParts.day;
 
 import elsom.core.design.LayoutKind;
 import elsom.core.plan.Direction;
@@ -8,7 +8,7 @@ import elsom.core.plan.Recurring;
 import elsom.core.protocol.Cautions;
 import elsom.core.protocol.MeasureParts;
 import elsom.core.protocol.Protocol;
-import elsom.core.protocol.ProtocolData;
+import elsom.core.protocol.ProtocolParts;
 import elsom.core.quantity.UnitOfMeasure;
 import java.util.List;
 
@@ -17,7 +17,7 @@ public final class Cuttings {
     private Cuttings() {}
 
     public static Protocol protocol() {
-        return ProtocolData.named("cuttings", "Rooting of cuttings")
+        return ProtocolParts.named("cuttings", "Rooting of cuttings")
                 .tells(
                         "Which dip, medium or cut roots more cuttings, and whether they live on after potting.",
                         "Do rosemary cuttings root better with a seaweed dip, and in which medium?")
@@ -72,6 +72,7 @@ public final class Cuttings {
                         "Leaves mislead: count roots, and what lives after potting on.",
                         "Count trays, not cuttings: cuttings in one tray share its luck.",
                         "Holds for this species, season and mother plants.")
-                .usually(4, LayoutKind.BLOCKS, 6, 0, 0);
+                .usually(4, LayoutKind.BLOCKS, 6, 0, 0)
+                .made();
     }
 }

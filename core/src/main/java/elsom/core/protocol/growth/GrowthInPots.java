@@ -1,14 +1,15 @@
 package elsom.core.protocol.growth;
 
-import static elsom.core.protocol.ProtocolData.day;
+import static elsom.core.protocol.ProtocolParts.day;
 
 import elsom.core.design.LayoutKind;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Recurring;
 import elsom.core.protocol.Cautions;
 import elsom.core.protocol.MeasureParts;
+import elsom.core.protocol.Measures;
 import elsom.core.protocol.Protocol;
-import elsom.core.protocol.ProtocolData;
+import elsom.core.protocol.ProtocolParts;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.TreatmentProperty;
@@ -21,28 +22,14 @@ public final class GrowthInPots {
     private GrowthInPots() {}
 
     public static Protocol protocol() {
-        return ProtocolData.named("growth", "Growth in trays or pots")
+        return ProtocolParts.named("growth", "Growth in trays or pots")
                 .tells(
                         "Which medium, feed or amendment grows the better plant, above the ground and below it.",
                         "Do marigold plugs grow heavier in leaf mould with sheep-wool compost than without?")
-                .measure(MeasureParts.of("emerged", "Plants up")
-                        .in(UnitOfMeasure.COUNT)
-                        .highest(10_000)
-                        .decimals(0)
-                        .ofSeeds()
-                        .better(Direction.HIGHER)
-                        .typicalCv(0.15)
-                        .secondsEach(10)
-                        .rule("plants with seed leaves above the surface, all of them"))
+                .measure(Measures.emerged().rule("plants with seed leaves above the surface, all of them"))
                 .measure(
-                        MeasureParts.of("height", "Height")
-                                .in(UnitOfMeasure.CENTIMETRE)
-                                .highest(300)
-                                .decimals(1)
+                        Measures.height()
                                 .readings(3)
-                                .better(Direction.EITHER)
-                                .typicalCv(0.15)
-                                .secondsEach(20)
                                 .rule(
                                         "from the surface to the top of the canopy, not stretched; the three plants nearest the middle"))
                 .measure(MeasureParts.of("stem-diameter", "Stem diameter")
@@ -79,14 +66,7 @@ public final class GrowthInPots {
                         .typicalCv(0.10)
                         .secondsEach(30)
                         .rule("meter on the youngest full leaf, beside the midrib"))
-                .measure(MeasureParts.of("fresh-mass", "Fresh mass")
-                        .in(UnitOfMeasure.GRAM)
-                        .highest(10_000)
-                        .decimals(2)
-                        .better(Direction.HIGHER)
-                        .typicalCv(0.20)
-                        .secondsEach(40)
-                        .rule("cut at the surface and weighed within a minute, bowl tared"))
+                .measure(Measures.freshMass())
                 .measure(MeasureParts.of(SHOOT_DRY_MASS.value(), "Dry mass of shoots")
                         .in(UnitOfMeasure.GRAM)
                         .highest(10_000)
@@ -103,22 +83,10 @@ public final class GrowthInPots {
                         .typicalCv(0.25)
                         .secondsEach(180)
                         .rule("washed over a sieve, dried in paper until the weight stays"))
-                .measure(MeasureParts.of("roots", "Roots, scored")
-                        .in(UnitOfMeasure.POINT)
-                        .highest(10)
-                        .decimals(0)
-                        .better(Direction.HIGHER)
-                        .typicalCv(0.20)
+                .measure(Measures.roots()
                         .secondsEach(90)
                         .rule("washed; 0 none, 5 half the plug held, 10 white and all through"))
-                .measure(MeasureParts.of("yield", "Yield")
-                        .in(UnitOfMeasure.GRAM)
-                        .highest(100_000)
-                        .decimals(1)
-                        .better(Direction.HIGHER)
-                        .typicalCv(0.20)
-                        .secondsEach(40)
-                        .rule("everything saleable in the unit, not the best plants"))
+                .measure(Measures.yieldMass())
                 .asks(TreatmentProperty.NITROGEN, TreatmentProperty.PRODUCT_RATE)
                 .look("up", day(7), "emerged")
                 .look("day 14", day(14), "height", "leaves")
@@ -145,6 +113,7 @@ public final class GrowthInPots {
                         "Taller is not better: crowded or shaded plants stretch. Judge height beside stem and mass.",
                         "A medium that dries faster goes short under “the same water for all”.",
                         "Holds for this crop, season and light.")
-                .usually(4, LayoutKind.BLOCKS, 6, 8, 0);
+                .usually(4, LayoutKind.BLOCKS, 6, 8, 0)
+                .made();
     }
 }

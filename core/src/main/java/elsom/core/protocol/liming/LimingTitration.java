@@ -1,15 +1,14 @@
 package elsom.core.protocol.liming;
 
-import static elsom.core.protocol.ProtocolData.day;
+import static elsom.core.protocol.ProtocolParts.day;
 
 import elsom.core.design.LayoutKind;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Recurring;
 import elsom.core.protocol.Cautions;
-import elsom.core.protocol.MeasureParts;
+import elsom.core.protocol.Measures;
 import elsom.core.protocol.Protocol;
-import elsom.core.protocol.ProtocolData;
-import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.protocol.ProtocolParts;
 import java.util.List;
 
 /** Liming titration in jars. */
@@ -17,24 +16,19 @@ public final class LimingTitration {
     private LimingTitration() {}
 
     public static Protocol protocol() {
-        return ProtocolData.named("liming", "Liming titration")
+        return ProtocolParts.named("liming", "Liming titration")
                 .tells(
                         "How much lime or sulfur brings a medium to the pH a crop wants.",
                         "How much lime for composted bracken under foxglove?")
-                .measure(MeasureParts.of("ph", "pH")
-                        .in(UnitOfMeasure.PH)
-                        .highest(14)
+                .measure(Measures.ph()
                         .decimals(2)
-                        .better(Direction.EITHER)
                         .typicalCv(0.02)
                         .secondsEach(60)
                         .rule("in the same extract every time, meter rinsed, steady for half a minute"))
-                .measure(MeasureParts.of("ec", "EC")
-                        .in(UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE)
+                .measure(Measures.ec()
                         .highest(100)
                         .decimals(2)
                         .better(Direction.LOWER)
-                        .typicalCv(0.10)
                         .secondsEach(40)
                         .rule("same extract, at 25 °C"))
                 .look("week 1", day(7), "ph")
@@ -52,6 +46,7 @@ public final class LimingTitration {
                         "Holds for this lime's fineness and this lot.")
                 .withoutDoses()
                 .answers(new TitrationAnswers())
-                .usually(3, LayoutKind.COMPLETELY_RANDOM, 0, 0, 0);
+                .usually(3, LayoutKind.COMPLETELY_RANDOM, 0, 0, 0)
+                .made();
     }
 }

@@ -1,14 +1,15 @@
 package elsom.core.protocol.salt;
 
-import static elsom.core.protocol.ProtocolData.day;
+import static elsom.core.protocol.ProtocolParts.day;
 
 import elsom.core.design.LayoutKind;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Recurring;
 import elsom.core.protocol.Cautions;
 import elsom.core.protocol.MeasureParts;
+import elsom.core.protocol.Measures;
 import elsom.core.protocol.Protocol;
-import elsom.core.protocol.ProtocolData;
+import elsom.core.protocol.ProtocolParts;
 import elsom.core.quantity.UnitOfMeasure;
 import java.time.Duration;
 import java.util.List;
@@ -18,7 +19,7 @@ public final class SalinityProtocol {
     private SalinityProtocol() {}
 
     public static Protocol protocol() {
-        return ProtocolData.named("salinity", "Salinity series")
+        return ProtocolParts.named("salinity", "Salinity series")
                 .tells(
                         "From which salinity on a crop loses yield, and how fast.",
                         "How strong can digestate water be for coriander trays?")
@@ -38,22 +39,8 @@ public final class SalinityProtocol {
                         .typicalCv(0.15)
                         .secondsEach(40)
                         .rule("first drops after watering, at 25 °C"))
-                .measure(MeasureParts.of("injury", "Margin burn")
-                        .in(UnitOfMeasure.POINT)
-                        .highest(10)
-                        .decimals(0)
-                        .better(Direction.LOWER)
-                        .typicalCv(0.35)
-                        .secondsEach(20)
-                        .rule("0 none, 5 half the leaf margins, 10 dead"))
-                .measure(MeasureParts.of("yield", "Yield")
-                        .in(UnitOfMeasure.GRAM)
-                        .highest(100_000)
-                        .decimals(1)
-                        .better(Direction.HIGHER)
-                        .typicalCv(0.15)
-                        .secondsEach(40)
-                        .rule("everything saleable in the unit, not the best plants"))
+                .measure(Measures.injury().named("Margin burn").rule("0 none, 5 half the leaf margins, 10 dead"))
+                .measure(Measures.yieldMass().typicalCv(0.15))
                 .look("week 1", day(7), "ec-in", "ec-out")
                 .look("week 2", day(14), "ec-in", "ec-out", "injury")
                 .look("week 3", day(21), "ec-in", "ec-out", "injury")
@@ -72,6 +59,7 @@ public final class SalinityProtocol {
                 .withoutDoses()
                 .answers(new ThresholdAnswers("yield", "ec-out", "ec-in"))
                 .inSeries()
-                .usually(5, LayoutKind.BLOCKS, 8, 10, 200);
+                .usually(5, LayoutKind.BLOCKS, 8, 10, 200)
+                .made();
     }
 }

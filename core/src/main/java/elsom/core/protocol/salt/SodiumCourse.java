@@ -1,13 +1,13 @@
 package elsom.core.protocol.salt;
 
-import static elsom.core.protocol.ProtocolData.day;
+import static elsom.core.protocol.ProtocolParts.day;
 
 import elsom.core.design.LayoutKind;
 import elsom.core.plan.Direction;
 import elsom.core.protocol.Cautions;
 import elsom.core.protocol.MeasureParts;
 import elsom.core.protocol.Protocol;
-import elsom.core.protocol.ProtocolData;
+import elsom.core.protocol.ProtocolParts;
 import elsom.core.quantity.UnitOfMeasure;
 
 /** Sodium before, during and after salty water. */
@@ -17,7 +17,7 @@ public final class SodiumCourse {
     private SodiumCourse() {}
 
     public static Protocol protocol() {
-        return ProtocolData.named("sodium", "Sodium over a season")
+        return ProtocolParts.named("sodium", "Sodium over a season")
                 .tells(
                         "How far salty water raises the sodium of a soil or medium, and whether rain or leaching brings it back.",
                         "Does winter rain bring the sodium of the brackish beds back?")
@@ -36,7 +36,8 @@ public final class SodiumCourse {
                         "A look before, one at the peak, and one after leaching, from the same units.",
                         "SAR of the extract stands for the soil; what is exchanged is estimated by it.")
                 .answers(new SodiumAnswers())
-                .usually(4, LayoutKind.BLOCKS, 0, 0, 0);
+                .usually(4, LayoutKind.BLOCKS, 0, 0, 0)
+                .made();
     }
 
     private static MeasureParts ion(String code, String name) {

@@ -4,8 +4,9 @@ import elsom.core.design.LayoutKind;
 import elsom.core.plan.Direction;
 import elsom.core.protocol.Cautions;
 import elsom.core.protocol.MeasureParts;
+import elsom.core.protocol.Measures;
 import elsom.core.protocol.Protocol;
-import elsom.core.protocol.ProtocolData;
+import elsom.core.protocol.ProtocolParts;
 import elsom.core.quantity.UnitOfMeasure;
 import java.time.Duration;
 
@@ -14,7 +15,7 @@ public final class Germination {
     private Germination() {}
 
     public static Protocol protocol() {
-        return ProtocolData.named("germination", "Germination and root bioassay")
+        return ProtocolParts.named("germination", "Germination and root bioassay")
                 .tells(
                         "Whether an extract or compost hinders seeds and young roots.",
                         "Does an extract of green-waste compost hold cress back?")
@@ -37,18 +38,13 @@ public final class Germination {
                         .typicalCv(0.25)
                         .secondsEach(60)
                         .rule("five germinated seeds nearest the middle, root tip to seed"))
-                .measure(MeasureParts.of("ec", "EC of the extract")
-                        .in(UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE)
-                        .highest(60)
-                        .decimals(1)
+                .measure(Measures.ec()
+                        .named("EC of the extract")
                         .typicalCv(0.05)
                         .secondsEach(15)
                         .rule("of the extract that the dish gets, before it is poured"))
-                .measure(MeasureParts.of("ph", "pH of the extract")
-                        .in(UnitOfMeasure.PH)
-                        .highest(14)
-                        .decimals(1)
-                        .typicalCv(0.03)
+                .measure(Measures.ph()
+                        .named("pH of the extract")
                         .secondsEach(15)
                         .rule("of the same extract, meter calibrated the same day"))
                 .look("extract", Duration.ZERO, "ec", "ph")
@@ -66,6 +62,7 @@ public final class Germination {
                         "Fresh composts also hinder by ammonia and acids that go off in two to four weeks.")
                 .expects("germinated", 0.8, 1, "80 % or more of its seed must germinate")
                 .answers(new GerminationAnswers())
-                .usually(5, LayoutKind.COMPLETELY_RANDOM, 10, 10, 5);
+                .usually(5, LayoutKind.COMPLETELY_RANDOM, 10, 10, 5)
+                .made();
     }
 }

@@ -1,15 +1,14 @@
 package elsom.core.protocol.seedling;
 
-import static elsom.core.protocol.ProtocolData.day;
+import static elsom.core.protocol.ProtocolParts.day;
 
 import elsom.core.design.LayoutKind;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Recurring;
 import elsom.core.protocol.Cautions;
-import elsom.core.protocol.MeasureParts;
+import elsom.core.protocol.Measures;
 import elsom.core.protocol.Protocol;
-import elsom.core.protocol.ProtocolData;
-import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.protocol.ProtocolParts;
 import java.util.List;
 
 /** Seedling injury bioassay for residues. */
@@ -17,67 +16,29 @@ public final class InjuryBioassay {
     private InjuryBioassay() {}
 
     public static Protocol protocol() {
-        return ProtocolData.named("seedling-injury", "Seedling injury bioassay")
+        return ProtocolParts.named("seedling-injury", "Seedling injury bioassay")
                 .tells(
                         "Whether a compost or soil injures sensitive seedlings, and how that points to a weedkiller residue.",
                         "Does compost lot GW-32 injure peas more than GW-31 at half strength or neat?")
-                .measure(
-                        MeasureParts.of("injury", "Injury")
-                                .in(UnitOfMeasure.POINT)
-                                .highest(10)
-                                .decimals(0)
-                                .better(Direction.LOWER)
-                                .typicalCv(0.30)
-                                .secondsEach(20)
-                                .rule(
-                                        "0 none, 2 slight, 5 half affected, 8 severe, 10 dead; then what is seen, as in 7 cupped, twisted"))
-                .measure(MeasureParts.of("emerged", "Emerged")
-                        .in(UnitOfMeasure.COUNT)
-                        .highest(1000)
-                        .decimals(0)
+                .measure(Measures.injury().typicalCv(0.30).also("then what is seen, as in 7 cupped, twisted"))
+                .measure(Measures.emerged()
+                        .named("Emerged")
                         .ofPlants()
-                        .better(Direction.HIGHER)
                         .typicalCv(0.10)
-                        .secondsEach(10)
                         .rule("shoots above the surface, of those sown"))
-                .measure(MeasureParts.of("alive", "Plants alive")
-                        .in(UnitOfMeasure.COUNT)
-                        .highest(1000)
-                        .decimals(0)
-                        .ofPlants()
+                .measure(Measures.alive().typicalCv(0.12).rule("plants with any green growing point, of those sown"))
+                .measure(Measures.height()
                         .better(Direction.HIGHER)
-                        .typicalCv(0.12)
-                        .secondsEach(10)
-                        .rule("plants with any green growing point, of those sown"))
-                .measure(MeasureParts.of("height", "Height")
-                        .in(UnitOfMeasure.CENTIMETRE)
-                        .highest(200)
-                        .decimals(1)
-                        .better(Direction.HIGHER)
-                        .typicalCv(0.15)
-                        .secondsEach(20)
                         .rule("from the surface to the growing point, mean of the unit"))
-                .measure(MeasureParts.of("roots", "Roots, scored")
-                        .in(UnitOfMeasure.POINT)
-                        .highest(10)
-                        .decimals(0)
-                        .better(Direction.HIGHER)
+                .measure(Measures.roots()
                         .typicalCv(0.25)
-                        .secondsEach(60)
                         .rule("washed; 0 none or stubby and brown, 10 white and branched"))
-                .measure(MeasureParts.of("ec", "EC of the drained water")
-                        .in(UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE)
-                        .highest(60)
-                        .decimals(1)
-                        .typicalCv(0.10)
+                .measure(Measures.ec()
+                        .named("EC of the drained water")
                         .secondsEach(45)
                         .rule("100 mL of clean water poured on, the first 30 mL that drain are measured"))
-                .measure(MeasureParts.of("ph", "pH of the drained water")
-                        .in(UnitOfMeasure.PH)
-                        .highest(14)
-                        .decimals(1)
-                        .typicalCv(0.03)
-                        .secondsEach(30)
+                .measure(Measures.ph()
+                        .named("pH of the drained water")
                         .rule("of the same water, meter calibrated the same day"))
                 .look("day 7", day(7), "injury", "emerged", "alive")
                 .look("day 10", day(10), "injury")
@@ -101,6 +62,7 @@ public final class InjuryBioassay {
                         "Shows injury, not the substance: a laboratory names it.")
                 .expects("injury", 0, 2, "clean medium must leave plants next to unharmed, 2 points at most")
                 .diagnoses()
-                .usually(4, LayoutKind.BLOCKS, 8, 8, 0);
+                .usually(4, LayoutKind.BLOCKS, 8, 8, 0)
+                .made();
     }
 }

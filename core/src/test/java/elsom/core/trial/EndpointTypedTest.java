@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-class TypedReadingTest {
+class EndpointTypedTest {
     private static final Endpoint ROOTED = new Endpoint(
                     new EndpointCode("rooted"), "Rooted", UnitOfMeasure.COUNT, Counting.OF_PLANTS, 1, 0, 1000, 0, null)
             .counted(10, 0);
@@ -20,7 +20,7 @@ class TypedReadingTest {
     @ParameterizedTest
     @CsvSource({"7, 7", "0, 0", "10, 10", "7 of 10, 7", "7/9, 7"})
     void countsAreTakenAsTheyAreSaid(String text, double value) {
-        assertThat(TypedReading.of(text, ROOTED))
+        assertThat(ROOTED.typed(text))
                 .isInstanceOfSatisfying(
                         Typed.Understood.class,
                         typed -> assertThat(typed.stored().value()).isEqualTo(value));
@@ -37,7 +37,7 @@ class TypedReadingTest {
                 "-1 | can be whole numbers from 0 to 10"
             })
     void moreThanThereWereAndHalfPlantsAreRefusedWithWhatIsAccepted(String text, String said) {
-        assertThat(TypedReading.of(text, ROOTED))
+        assertThat(ROOTED.typed(text))
                 .isInstanceOfSatisfying(
                         Typed.Refused.class,
                         refused -> assertThat(refused.message()).contains(said).contains("Accepted: 7"));
@@ -45,8 +45,8 @@ class TypedReadingTest {
 
     @Test
     void measurementsKeepTheirRangeAndDecimals() {
-        assertThat(TypedReading.of("12.5", HEIGHT)).isInstanceOf(Typed.Understood.class);
-        assertThat(TypedReading.of("3100", HEIGHT))
+        assertThat(HEIGHT.typed("12.5")).isInstanceOf(Typed.Understood.class);
+        assertThat(HEIGHT.typed("3100"))
                 .isInstanceOfSatisfying(
                         Typed.Refused.class,
                         refused -> assertThat(refused.message()).contains("0 to 300 cm"));
@@ -88,7 +88,7 @@ class TypedReadingTest {
                 "82 | 82"
             })
     void aTotalIsTakenWithoutWhatItStoodIn(String text, double grams) {
-        assertThat(TypedReading.of(text, GREENS)).isInstanceOfSatisfying(Typed.Understood.class, typed -> {
+        assertThat(GREENS.typed(text)).isInstanceOfSatisfying(Typed.Understood.class, typed -> {
             assertThat(typed.stored().value()).isCloseTo(grams, within(1e-9));
             assertThat(typed.text()).isEqualTo(text);
         });
@@ -99,7 +99,7 @@ class TypedReadingTest {
             delimiter = '|',
             value = {"130 - 212 | The empty one", "212, 130, 20 | ", "48,5 g | =48.5", "-4 | can't be"})
     void aTareAboveItsTotalIsNoWeight(String text, String said) {
-        Typed typed = TypedReading.of(text, GREENS);
+        Typed typed = GREENS.typed(text);
         if (said != null && said.startsWith("=")) {
             assertThat(((Typed.Understood) typed).stored().value()).isEqualTo(Double.parseDouble(said.substring(1)));
         } else {
@@ -120,7 +120,7 @@ class TypedReadingTest {
     void conductivityTypedWithItsTemperatureIsCarriedTo25Degrees(String text, double stored) {
         Endpoint ec =
                 Endpoint.single(new EndpointCode("ec"), "EC", UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE, 0, 30, 2);
-        assertThat(TypedReading.of(text, ec)).isInstanceOfSatisfying(Typed.Understood.class, typed -> {
+        assertThat(ec.typed(text)).isInstanceOfSatisfying(Typed.Understood.class, typed -> {
             assertThat(typed.stored().value()).isCloseTo(stored, within(1e-3));
             assertThat(typed.text()).isEqualTo(text);
         });
@@ -129,11 +129,9 @@ class TypedReadingTest {
     @Test
     void acidityKeepsItsTemperatureInTheTextAndOtherThingsHaveNone() {
         Endpoint ph = Endpoint.single(new EndpointCode("ph"), "pH", UnitOfMeasure.PH, 0, 14, 2);
-        assertThat(((Typed.Understood) TypedReading.of("6.4 at 18 °C", ph))
-                        .stored()
-                        .value())
+        assertThat(((Typed.Understood) ph.typed("6.4 at 18 °C")).stored().value())
                 .isEqualTo(6.4);
-        assertThat(TypedReading.of("6.4 at 95 °C", ph)).isInstanceOf(Typed.Refused.class);
-        assertThat(TypedReading.of("12 at 18 °C", HEIGHT)).isInstanceOf(Typed.Refused.class);
+        assertThat(ph.typed("6.4 at 95 °C")).isInstanceOf(Typed.Refused.class);
+        assertThat(HEIGHT.typed("12 at 18 °C")).isInstanceOf(Typed.Refused.class);
     }
 }

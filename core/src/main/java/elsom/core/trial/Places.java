@@ -5,18 +5,15 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** Whether a place fits those that were given already among the units it is ranked with. */
-public final class PlaceCheck {
-    private PlaceCheck() {}
+final class Places {
+    private Places() {}
 
     /**
      * What speaks against a place.
      *
-     * @return empty when nothing does, and for what is no place
+     * @return empty when nothing does
      */
-    public static Optional<String> problem(TrialRecord record, ReadingRef ref, double place) {
-        if (record.endpoint(ref.endpoint()).counting() != Counting.PLACE) {
-            return Optional.empty();
-        }
+    static Optional<String> problem(TrialRecord record, ReadingRef ref, double place) {
         int among = among(record, ref).size();
         return place <= among
                 ? Optional.empty()
@@ -25,10 +22,7 @@ public final class PlaceCheck {
     }
 
     /** Other units that have the same place; empty when it is free. */
-    public static Optional<String> shared(TrialRecord record, ReadingRef ref, double place) {
-        if (record.endpoint(ref.endpoint()).counting() != Counting.PLACE) {
-            return Optional.empty();
-        }
+    static Optional<String> shared(TrialRecord record, ReadingRef ref, double place) {
         String others = among(record, ref).stream()
                 .filter(unit -> !unit.code().equals(ref.unit()))
                 .filter(unit -> record.current(new ReadingRef(unit.code(), ref.look(), ref.endpoint()))
