@@ -32,7 +32,7 @@ import tools.jackson.databind.node.ObjectNode;
                 "Works out the cases of a JSON file: [{\"id\",\"family\",\"input\"}] in, [{\"id\",\"result\"}] out.")
 public final class Calc implements Callable<Integer> {
     private static final int CANT_READ = 2;
-    private static final Map<String, Family> FAMILIES = Stream.<Family>concat(
+    static final Map<String, Family> FAMILIES = Stream.<Family>concat(
                     Stream.of(
                             new ContinuousDoseFamily(),
                             new DryDownFamily(),
@@ -111,7 +111,7 @@ public final class Calc implements Callable<Integer> {
                 throw new BadInput("no family “" + Inputs.text(one, "family") + "”; there are "
                         + FAMILIES.keySet().stream().sorted().collect(Collectors.joining(", ")));
             }
-            answer.set("result", family.work(one.path("input")));
+            answer.set("result", Answers.tree(family.work(one.path("input"))));
         } catch (BadInput | IllegalArgumentException bad) {
             answer.put("error", bad.getMessage());
         } catch (RuntimeException unforeseen) {

@@ -67,10 +67,10 @@ final class ContinuousDoseFamily implements Family {
     private static ObjectNode f(Outcome<FTest> outcome, Optional<Integer> df1, Optional<Integer> df2) {
         Optional<FTest> test = outcome.asOptional();
         ObjectNode node = Answers.object();
-        Answers.number(node, "F", test.map(FTest::f));
-        Answers.number(node, "df1", test.map(FTest::df1).or(() -> df1.map(Integer::doubleValue)));
-        Answers.number(node, "df2", test.map(FTest::df2).or(() -> df2.map(Integer::doubleValue)));
-        return Answers.number(node, "p", test.map(FTest::p));
+        Answers.put(node, "F", test.map(FTest::f));
+        Answers.put(node, "df1", test.map(FTest::df1).or(() -> df1.map(Integer::doubleValue)));
+        Answers.put(node, "df2", test.map(FTest::df2).or(() -> df2.map(Integer::doubleValue)));
+        return Answers.put(node, "p", test.map(FTest::p));
     }
 
     private static void common(
@@ -94,8 +94,8 @@ final class ContinuousDoseFamily implements Family {
         for (double percent : PERCENTS) {
             Optional<DoseResponse.Effective> found = at.apply(percent);
             ObjectNode node = list.addObject().put("p", percent);
-            Answers.number(node, "estimate", found.map(DoseResponse.Effective::dose));
-            Answers.number(node, "se", found.map(DoseResponse.Effective::standardError));
+            Answers.put(node, "estimate", found.map(DoseResponse.Effective::dose));
+            Answers.put(node, "se", found.map(DoseResponse.Effective::standardError));
             Answers.put(node, "lower", "upper", found.map(DoseResponse.Effective::interval95));
             Answers.put(node, "lower_log", "upper_log", found.map(DoseResponse.Effective::logInterval95));
             found.ifPresent(dose -> node.put("extrapolated", dose.extrapolated()));

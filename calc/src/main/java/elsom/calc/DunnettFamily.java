@@ -35,8 +35,8 @@ final class DunnettFamily implements Family {
         ObjectNode answer = Answers.object();
         Answers.put(answer, "mse", design.meanSquareError());
         answer.put("df", design.dfWithin());
-        Answers.number(answer, "crit_two_sided", compared.map(Dunnett.Compared::criticalTwoSided));
-        Answers.number(answer, "crit_one_sided", compared.map(Dunnett.Compared::criticalOneSided));
+        Answers.put(answer, "crit_two_sided", compared.map(Dunnett.Compared::criticalTwoSided));
+        Answers.put(answer, "crit_one_sided", compared.map(Dunnett.Compared::criticalOneSided));
         ArrayNode comparisons = answer.putArray("comparisons");
         for (int i = 0; i < treatments.size(); i++) {
             int index = i;
@@ -52,13 +52,13 @@ final class DunnettFamily implements Family {
     private static ObjectNode comparison(Group treatment, Group control, Optional<Dunnett.Comparison> compared) {
         ObjectNode node =
                 Answers.object().put("group", treatment.name()).put("diff", treatment.mean() - control.mean());
-        Answers.number(node, "se", compared.map(Dunnett.Comparison::error));
-        Answers.number(node, "t", compared.map(Dunnett.Comparison::t));
-        Answers.number(node, "p_raw", compared.map(Dunnett.Comparison::pRaw));
-        Answers.number(node, "p_adj", compared.map(Dunnett.Comparison::pTwoSided));
+        Answers.put(node, "se", compared.map(Dunnett.Comparison::error));
+        Answers.put(node, "t", compared.map(Dunnett.Comparison::t));
+        Answers.put(node, "p_raw", compared.map(Dunnett.Comparison::pRaw));
+        Answers.put(node, "p_adj", compared.map(Dunnett.Comparison::pTwoSided));
         Answers.put(node, "lower", "upper", compared.map(Dunnett.Comparison::interval));
-        Answers.number(node, "p_adj_less", compared.map(Dunnett.Comparison::pLess));
-        Answers.number(node, "p_adj_greater", compared.map(Dunnett.Comparison::pGreater));
+        Answers.put(node, "p_adj_less", compared.map(Dunnett.Comparison::pLess));
+        Answers.put(node, "p_adj_greater", compared.map(Dunnett.Comparison::pGreater));
         return node;
     }
 
@@ -76,11 +76,11 @@ final class DunnettFamily implements Family {
             Optional<WelchT> test = tests.get(i).asOptional();
             Group group = treatments.get(i);
             ObjectNode node = list.addObject().put("group", group.name()).put("diff", group.mean() - control.mean());
-            Answers.number(node, "se", test.map(WelchT::error));
-            Answers.number(node, "t", test.map(WelchT::t));
-            Answers.number(node, "df", test.map(WelchT::df));
-            Answers.number(node, "p_raw", test.map(WelchT::p));
-            Answers.number(node, "p_holm", all ? Optional.of(adjusted[i]) : Optional.empty());
+            Answers.put(node, "se", test.map(WelchT::error));
+            Answers.put(node, "t", test.map(WelchT::t));
+            Answers.put(node, "df", test.map(WelchT::df));
+            Answers.put(node, "p_raw", test.map(WelchT::p));
+            Answers.put(node, "p_holm", all ? Optional.of(adjusted[i]) : Optional.empty());
         }
         return list;
     }

@@ -1,7 +1,6 @@
 package elsom.calc;
 
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /** A kind of case that bin/calc works out. To add one: write a class and put it in the list in {@link Calc}. */
 interface Family {
@@ -11,7 +10,8 @@ interface Family {
     /**
      * Works a case out.
      *
+     * @return a record of core, or an object by the names of the contract; {@link Answers#tree} writes either
      * @throws BadInput if the input is missing something or can't be true
      */
-    ObjectNode work(JsonNode input);
+    Object work(JsonNode input);
 }

@@ -98,8 +98,8 @@ final class NoecFamily implements Family {
             boolean effect = p.isPresent() && p.get() < alpha && adverse.orElseThrow() > 0;
             significant.add(effect);
             ObjectNode row = list.addObject().put("dose", amounts.get(i));
-            Answers.number(row, "t", oneSided ? adverse : one.map(Dunnett.Comparison::t));
-            Answers.number(row, "p_adj", p).put("significant", effect);
+            Answers.put(row, "t", oneSided ? adverse : one.map(Dunnett.Comparison::t));
+            Answers.put(row, "p_adj", p).put("significant", effect);
         }
         levels(node, amounts, significant, compared.isPresent());
         return node;
@@ -169,11 +169,11 @@ final class NoecFamily implements Family {
             Optional<DoseTrends.JonckheereStep> step = steps.get(i).asOptional();
             significant.add(step.map(DoseTrends.JonckheereStep::significant).orElse(false));
             ObjectNode row = list.addObject().put("dose", amounts.get(amounts.size() - 1 - i));
-            Answers.number(row, "J", step.map(s -> decrease ? 2 * s.mean() - s.j() : s.j()));
-            Answers.number(row, "mean", step.map(DoseTrends.JonckheereStep::mean));
-            Answers.number(row, "variance", step.map(DoseTrends.JonckheereStep::variance));
-            Answers.number(row, "z_directional", step.map(DoseTrends.JonckheereStep::z));
-            Answers.number(row, "p", step.map(DoseTrends.JonckheereStep::p));
+            Answers.put(row, "J", step.map(s -> decrease ? 2 * s.mean() - s.j() : s.j()));
+            Answers.put(row, "mean", step.map(DoseTrends.JonckheereStep::mean));
+            Answers.put(row, "variance", step.map(DoseTrends.JonckheereStep::variance));
+            Answers.put(row, "z_directional", step.map(DoseTrends.JonckheereStep::z));
+            Answers.put(row, "p", step.map(DoseTrends.JonckheereStep::p));
             row.put("significant", significant.get(i));
         }
         steppedDown(node, amounts, significant, true);

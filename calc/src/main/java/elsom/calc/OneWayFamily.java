@@ -35,8 +35,8 @@ final class OneWayFamily implements Family {
         answer.set("brown_forsythe", f(design.brownForsythe(), design.dfBetween(), within));
         Optional<ShapiroTest> normality = design.residualNormality().asOptional();
         ObjectNode shapiro = answer.putObject("shapiro_residuals");
-        Answers.number(shapiro, "W", normality.map(ShapiroTest::w));
-        Answers.number(shapiro, "p", normality.map(ShapiroTest::p));
+        Answers.put(shapiro, "W", normality.map(ShapiroTest::w));
+        Answers.put(shapiro, "p", normality.map(ShapiroTest::p));
         return answer;
     }
 
@@ -47,7 +47,7 @@ final class OneWayFamily implements Family {
         Answers.put(node, "sd", summary.sd());
         Optional<Double> sd =
                 summary.sd().isPresent() ? Optional.of(summary.sd().getAsDouble()) : Optional.empty();
-        Answers.number(node, "se", sd.map(s -> s / Math.sqrt(group.n())));
+        Answers.put(node, "se", sd.map(s -> s / Math.sqrt(group.n())));
         OptionalDouble mse = design.meanSquareError();
         Answers.put(
                 node,
@@ -64,8 +64,8 @@ final class OneWayFamily implements Family {
                 .put("ss_within", design.sumOfSquaresWithin())
                 .put("df_within", design.dfWithin());
         Answers.put(node, "mse", design.meanSquareError());
-        Answers.number(node, "F", test.map(FTest::f));
-        Answers.number(node, "p", test.map(FTest::p));
+        Answers.put(node, "F", test.map(FTest::f));
+        Answers.put(node, "p", test.map(FTest::p));
         Answers.put(node, "eta_squared", design.etaSquared());
         return Answers.put(node, "omega_squared", design.omegaSquared());
     }
@@ -73,19 +73,19 @@ final class OneWayFamily implements Family {
     private static ObjectNode f(Outcome<FTest> outcome, int df1, OptionalDouble df2) {
         Optional<FTest> test = outcome.asOptional();
         ObjectNode node = Answers.object();
-        Answers.number(node, "F", test.map(FTest::f));
+        Answers.put(node, "F", test.map(FTest::f));
         node.put("df1", df1);
         Answers.put(node, "df2", test.map(t -> OptionalDouble.of(t.df2())).orElse(df2));
-        Answers.number(node, "p", test.map(FTest::p));
+        Answers.put(node, "p", test.map(FTest::p));
         return node;
     }
 
     private static ObjectNode kruskal(OneWay design) {
         Optional<ChiSquaredTest> test = design.kruskal().asOptional();
         ObjectNode node = Answers.object();
-        Answers.number(node, "H", test.map(ChiSquaredTest::statistic));
+        Answers.put(node, "H", test.map(ChiSquaredTest::statistic));
         node.put("df", design.dfBetween());
-        Answers.number(node, "p", test.map(ChiSquaredTest::p));
+        Answers.put(node, "p", test.map(ChiSquaredTest::p));
         return node;
     }
 }

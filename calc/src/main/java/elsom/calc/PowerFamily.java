@@ -117,7 +117,7 @@ final class PowerFamily implements Family {
         ObjectNode answer = Answers.object().put("cohen_f", f);
         Outcome<Power.Size> size = Power.anovaSize(groups, f, alpha, power(input));
         size(answer, size);
-        return Answers.number(answer, "lambda", size.asOptional().map(s -> s.perGroup() * groups * f * f));
+        return Answers.put(answer, "lambda", size.asOptional().map(s -> s.perGroup() * groups * f * f));
     }
 
     private static ObjectNode size(ObjectNode answer, Outcome<Power.Size> outcome) {
@@ -133,7 +133,7 @@ final class PowerFamily implements Family {
                 "n_per_group",
                 size.<JsonNode>map(s -> JsonNodeFactory.instance.numberNode(s.perGroup()))
                         .orElse(JsonNodeFactory.instance.nullNode()));
-        return Answers.number(answer, "achieved_power", size.map(Power.Size::achieved));
+        return Answers.put(answer, "achieved_power", size.map(Power.Size::achieved));
     }
 
     private static ObjectNode detectable(double standardised, double sd) {
@@ -160,13 +160,13 @@ final class PowerFamily implements Family {
         boolean same = p1 == p2;
         double h = Power.cohenH(p1, p2);
         Optional<Double> n = same ? Optional.empty() : Optional.of(Power.proportionsSize(p1, p2, alpha, power));
-        Answers.number(answer, "n_continuous", n);
+        Answers.put(answer, "n_continuous", n);
         answer.set(
                 "n_per_group",
                 n.<JsonNode>map(exact -> JsonNodeFactory.instance.numberNode((int) Math.ceil(exact - 1e-9)))
                         .orElse(JsonNodeFactory.instance.nullNode()));
         answer.put("cohen_h", h);
-        return Answers.number(
+        return Answers.put(
                 answer, "n_arcsine", same ? Optional.empty() : Optional.of(Power.arcsineSize(h, alpha, power)));
     }
 }

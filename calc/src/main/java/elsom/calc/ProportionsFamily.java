@@ -101,23 +101,22 @@ final class ProportionsFamily implements Family {
     }
 
     private static void chiSquared(ObjectNode node, String statistic, String p, Outcome<ChiSquaredTest> outcome) {
-        Answers.number(node, statistic, outcome.asOptional().map(ChiSquaredTest::statistic));
-        Answers.number(node, p, outcome.asOptional().map(ChiSquaredTest::p));
+        Answers.put(node, statistic, outcome.asOptional().map(ChiSquaredTest::statistic));
+        Answers.put(node, p, outcome.asOptional().map(ChiSquaredTest::p));
     }
 
     private static ObjectNode trend(List<Proportion> groups, double[] scores) {
         Optional<CountTables.Trend> trend = CountTables.trend(groups, scores).asOptional();
         ObjectNode answer = Answers.object();
-        Answers.number(answer, "z", trend.map(CountTables.Trend::z));
-        Answers.number(answer, "chi2_trend", trend.map(t -> t.z() * t.z()));
-        Answers.number(answer, "p_two_sided", trend.map(CountTables.Trend::pTwoSided));
-        Answers.number(answer, "p_one_sided_increasing", trend.map(CountTables.Trend::pIncreasing));
-        Answers.number(answer, "chi2_overall", trend.map(t -> t.overall().statistic()));
+        Answers.put(answer, "z", trend.map(CountTables.Trend::z));
+        Answers.put(answer, "chi2_trend", trend.map(t -> t.z() * t.z()));
+        Answers.put(answer, "p_two_sided", trend.map(CountTables.Trend::pTwoSided));
+        Answers.put(answer, "p_one_sided_increasing", trend.map(CountTables.Trend::pIncreasing));
+        Answers.put(answer, "chi2_overall", trend.map(t -> t.overall().statistic()));
         answer.put("df_overall", groups.size() - 1);
-        Answers.number(answer, "p_overall", trend.map(t -> t.overall().p()));
-        Answers.number(answer, "chi2_departure", trend.map(t -> t.departure().statistic()));
-        return Answers.number(
-                answer, "p_departure", trend.map(t -> t.departure().p()));
+        Answers.put(answer, "p_overall", trend.map(t -> t.overall().p()));
+        Answers.put(answer, "chi2_departure", trend.map(t -> t.departure().statistic()));
+        return Answers.put(answer, "p_departure", trend.map(t -> t.departure().p()));
     }
 
     private static ObjectNode againstControl(List<Proportion> groups, int controlIndex) {
@@ -146,9 +145,9 @@ final class ProportionsFamily implements Family {
                     .set("newcombe", newcombe(groups.get(treated.get(i)), control));
         }
         Outcome<ChiSquaredTest> overall = CountTables.overall(groups);
-        Answers.number(answer, "chi2", overall.asOptional().map(ChiSquaredTest::statistic));
+        Answers.put(answer, "chi2", overall.asOptional().map(ChiSquaredTest::statistic));
         answer.put("df", groups.size() - 1);
-        Answers.number(answer, "p", overall.asOptional().map(ChiSquaredTest::p));
+        Answers.put(answer, "p", overall.asOptional().map(ChiSquaredTest::p));
         return answer.put("min_expected", CountTables.smallestExpected(groups));
     }
 

@@ -115,8 +115,8 @@ final class QuantalDoseFamily implements Family {
         node.put("log10", place.x()).put("se_log10", place.standardError());
         node.put("delta_lower", toDose(place.interval95().low()));
         node.put("delta_upper", toDose(place.interval95().high()));
-        Answers.number(node, "fieller_lower", place.fieller95().map(i -> toDose(i.low())));
-        return Answers.number(node, "fieller_upper", place.fieller95().map(i -> toDose(i.high())));
+        Answers.put(node, "fieller_lower", place.fieller95().map(i -> toDose(i.low())));
+        return Answers.put(node, "fieller_upper", place.fieller95().map(i -> toDose(i.high())));
     }
 
     private static ObjectNode trimmed(SpearmanKaerber method) {
@@ -130,8 +130,8 @@ final class QuantalDoseFamily implements Family {
             OptionalDouble log = method.logDose50(trim);
             Optional<Double> found = log.isPresent() ? Optional.of(log.getAsDouble()) : Optional.empty();
             ObjectNode estimate = estimates.addObject().put("trim", trim);
-            Answers.number(estimate, "log10_lc50", found);
-            Answers.number(estimate, "lc50", found.map(QuantalDoseFamily::toDose));
+            Answers.put(estimate, "log10_lc50", found);
+            Answers.put(estimate, "lc50", found.map(QuantalDoseFamily::toDose));
             Answers.put(estimate, "se_log10", trim == 0 ? method.untrimmedError() : OptionalDouble.empty());
         }
         return node;

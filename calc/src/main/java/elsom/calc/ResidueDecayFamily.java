@@ -48,9 +48,9 @@ final class ResidueDecayFamily implements Family {
         Outcome<ResidueDecay> outcome = ResidueDecay.fit(samples);
         outcome.whyNot().ifPresent(reason -> answer.put("reason", reason));
         Optional<ResidueDecay> decay = outcome.asOptional();
-        Answers.number(answer, "ln_c0", decay.map(d -> d.line().intercept()));
-        Answers.number(answer, "c0", decay.map(d -> Math.exp(d.line().intercept())));
-        Answers.number(answer, "k", decay.map(ResidueDecay::ratePerDay));
+        Answers.put(answer, "ln_c0", decay.map(d -> d.line().intercept()));
+        Answers.put(answer, "c0", decay.map(d -> Math.exp(d.line().intercept())));
+        Answers.put(answer, "k", decay.map(ResidueDecay::ratePerDay));
         Optional<StraightLine> line = decay.map(ResidueDecay::line);
         Answers.put(answer, "k_se", line.map(StraightLine::slopeError).orElse(OptionalDouble.empty()));
         Answers.put(answer, "k_lower", "k_upper", decay.flatMap(ResidueDecay::rateInterval95));
@@ -67,21 +67,21 @@ final class ResidueDecayFamily implements Family {
 
     private static ObjectNode halfLife(Optional<ResidueDecay> decay, double left) {
         ObjectNode node = Answers.object();
-        Answers.number(node, "estimate", decay.flatMap(d -> d.daysTo(left).asOptional()));
+        Answers.put(node, "estimate", decay.flatMap(d -> d.daysTo(left).asOptional()));
         Answers.put(node, "lower", "upper", decay.flatMap(d -> d.daysToInterval95(left)));
         return node;
     }
 
     private static ObjectNode curve(Optional<LeastSquaresFit> fit) {
         ObjectNode node = Answers.object();
-        Answers.number(node, "c0", fit.map(f -> f.estimates()[0]));
-        Answers.number(node, "c0_se", fit.map(f -> f.standardError(0)));
-        Answers.number(node, "k", fit.map(f -> f.estimates()[1]));
-        Answers.number(node, "k_se", fit.map(f -> f.standardError(1)));
-        Answers.number(node, "rss", fit.map(LeastSquaresFit::residualSumOfSquares));
+        Answers.put(node, "c0", fit.map(f -> f.estimates()[0]));
+        Answers.put(node, "c0_se", fit.map(f -> f.standardError(0)));
+        Answers.put(node, "k", fit.map(f -> f.estimates()[1]));
+        Answers.put(node, "k_se", fit.map(f -> f.standardError(1)));
+        Answers.put(node, "rss", fit.map(LeastSquaresFit::residualSumOfSquares));
         Optional<Double> rate = fit.map(f -> f.estimates()[1]).filter(k -> k > 0);
-        Answers.number(node, "dt50", rate.map(k -> Math.log(2) / k));
-        Answers.number(node, "dt90", rate.map(k -> Math.log(10) / k));
+        Answers.put(node, "dt50", rate.map(k -> Math.log(2) / k));
+        Answers.put(node, "dt90", rate.map(k -> Math.log(10) / k));
         return node;
     }
 
@@ -111,8 +111,8 @@ final class ResidueDecayFamily implements Family {
     private static ObjectNode dayAt(LogisticLine line, double threshold) {
         Optional<InverseLine.Place> place = line.at(threshold).asOptional();
         ObjectNode node = Answers.object().put("threshold", threshold);
-        Answers.number(node, "day", place.map(InverseLine.Place::x));
-        Answers.number(node, "se", place.map(InverseLine.Place::standardError));
+        Answers.put(node, "day", place.map(InverseLine.Place::x));
+        Answers.put(node, "se", place.map(InverseLine.Place::standardError));
         Answers.put(node, "lower", "upper", place.map(InverseLine.Place::interval95));
         return Answers.put(node, "fieller_lower", "fieller_upper", place.flatMap(InverseLine.Place::fieller95));
     }
@@ -147,8 +147,8 @@ final class ResidueDecayFamily implements Family {
     private static ObjectNode dayAt(InjuryDecline curve, double threshold) {
         ObjectNode node = Answers.object().put("threshold", threshold);
         Optional<InjuryDecline.Day> day = curve.dayAt(threshold).asOptional();
-        Answers.number(node, "day", day.map(InjuryDecline.Day::day));
-        Answers.number(node, "se", day.map(InjuryDecline.Day::standardError));
+        Answers.put(node, "day", day.map(InjuryDecline.Day::day));
+        Answers.put(node, "se", day.map(InjuryDecline.Day::standardError));
         return Answers.put(node, "lower", "upper", day.map(InjuryDecline.Day::interval95));
     }
 }

@@ -62,9 +62,9 @@ final class TTestsFamily implements Family {
     private static ObjectNode t(TwoSample samples, Outcome<TwoSample.T> outcome) {
         Optional<TwoSample.T> test = outcome.asOptional();
         ObjectNode node = Answers.object().put("diff", samples.difference());
-        Answers.number(node, "t", test.map(TwoSample.T::t));
-        Answers.number(node, "df", test.map(TwoSample.T::df));
-        Answers.number(node, "p", test.map(TwoSample.T::p));
+        Answers.put(node, "t", test.map(TwoSample.T::t));
+        Answers.put(node, "df", test.map(TwoSample.T::df));
+        Answers.put(node, "p", test.map(TwoSample.T::p));
         return Answers.put(node, "lower", "upper", test.map(found -> found.interval(LEVEL)));
     }
 
@@ -82,18 +82,18 @@ final class TTestsFamily implements Family {
 
     private static void equivalence(ObjectNode node, Outcome<TwoSample.T> outcome, double low, double high) {
         Optional<TwoSample.T> test = outcome.asOptional();
-        Answers.number(node, "p_lower", test.map(found -> found.pAbove(low)));
-        Answers.number(node, "p_upper", test.map(found -> found.pBelow(high)));
-        Answers.number(node, "p", test.map(found -> Math.max(found.pAbove(low), found.pBelow(high))));
+        Answers.put(node, "p_lower", test.map(found -> found.pAbove(low)));
+        Answers.put(node, "p_upper", test.map(found -> found.pBelow(high)));
+        Answers.put(node, "p", test.map(found -> Math.max(found.pAbove(low), found.pBelow(high))));
     }
 
     private static ObjectNode effect(Optional<TwoSample.Effect> effect) {
         ObjectNode node = Answers.object();
-        Answers.number(node, "cohen_d", effect.map(TwoSample.Effect::d));
-        Answers.number(node, "J_exact", effect.map(TwoSample.Effect::correction));
-        Answers.number(node, "J_approx", effect.map(TwoSample.Effect::approximateCorrection));
-        Answers.number(node, "g", effect.map(TwoSample.Effect::g));
-        Answers.number(node, "g_approx", effect.map(e -> e.d() * e.approximateCorrection()));
+        Answers.put(node, "cohen_d", effect.map(TwoSample.Effect::d));
+        Answers.put(node, "J_exact", effect.map(TwoSample.Effect::correction));
+        Answers.put(node, "J_approx", effect.map(TwoSample.Effect::approximateCorrection));
+        Answers.put(node, "g", effect.map(TwoSample.Effect::g));
+        Answers.put(node, "g_approx", effect.map(e -> e.d() * e.approximateCorrection()));
         Answers.put(node, "lower_nct", "upper_nct", effect.map(TwoSample.Effect::noncentral95));
         return Answers.put(node, "lower_normal", "upper_normal", effect.map(TwoSample.Effect::normal95));
     }
@@ -105,8 +105,8 @@ final class TTestsFamily implements Family {
         node.set("fieller_welch", fieller(samples.fiellerWelch().asOptional()));
         Optional<TwoSample.LogRatio> ratio = samples.logRatio().asOptional();
         ObjectNode log = node.putObject("log_ratio");
-        Answers.number(log, "lnrr", ratio.map(TwoSample.LogRatio::logRatio));
-        Answers.number(log, "se", ratio.map(TwoSample.LogRatio::error));
+        Answers.put(log, "lnrr", ratio.map(TwoSample.LogRatio::logRatio));
+        Answers.put(log, "se", ratio.map(TwoSample.LogRatio::error));
         Answers.put(log, "lower_z", "upper_z", ratio.map(TwoSample.LogRatio::percentByZ));
         Answers.put(log, "lower_t", "upper_t", ratio.map(TwoSample.LogRatio::percentByT));
         return node;
@@ -115,7 +115,7 @@ final class TTestsFamily implements Family {
     private static ObjectNode fieller(Optional<TwoSample.Fieller> fieller) {
         ObjectNode node = Answers.object();
         Answers.put(node, "lower", "upper", fieller.flatMap(TwoSample.Fieller::percent95));
-        Answers.number(node, "g", fieller.map(TwoSample.Fieller::g));
+        Answers.put(node, "g", fieller.map(TwoSample.Fieller::g));
         return node.put("bounded", fieller.flatMap(TwoSample.Fieller::percent95).isPresent());
     }
 
@@ -134,9 +134,9 @@ final class TTestsFamily implements Family {
         Optional<Double> t = sd.map(s -> summary.mean() / (s / Math.sqrt(summary.n())));
         ObjectNode answer = Answers.object().put("mean_diff", summary.mean());
         Answers.put(answer, "sd_diff", summary.sd());
-        Answers.number(answer, "t", t);
+        Answers.put(answer, "t", t);
         answer.put("df", summary.n() - 1);
-        Answers.number(
+        Answers.put(
                 answer,
                 "p",
                 t.map(value -> 2 * TDistribution.of(summary.n() - 1).survivalProbability(Math.abs(value))));

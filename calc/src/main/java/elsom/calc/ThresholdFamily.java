@@ -37,10 +37,10 @@ final class ThresholdFamily implements Family {
         };
         Optional<StraightLine> line = data.line().asOptional();
         ObjectNode linear = answer.putObject("linear");
-        Answers.number(linear, "intercept", line.map(StraightLine::intercept));
-        Answers.number(linear, "slope", line.map(StraightLine::slope));
+        Answers.put(linear, "intercept", line.map(StraightLine::intercept));
+        Answers.put(linear, "slope", line.map(StraightLine::slope));
         Answers.put(linear, "slope_p", line.map(StraightLine::slopeP).orElse(OptionalDouble.empty()));
-        Answers.number(linear, "rss", line.map(l -> data.lineSquares()));
+        Answers.put(linear, "rss", line.map(l -> data.lineSquares()));
         return answer;
     }
 
@@ -80,7 +80,7 @@ final class ThresholdFamily implements Family {
             List<String> names = List.of("threshold_a", "slope_b", "ymax");
             for (int i = 0; i < names.size(); i++) {
                 int index = i;
-                Answers.number(errors, names.get(i), fit.errors().map(list -> list.get(index)));
+                Answers.put(errors, names.get(i), fit.errors().map(list -> list.get(index)));
             }
             answer.put("ec50", fit.halfYieldAt()).put("zero_yield_x", fit.zeroYieldAt());
             ObjectNode profile = answer.putObject("profile_ci");

@@ -63,12 +63,12 @@ final class TukeyFamily implements Family {
 
     private static ObjectNode pair(Group a, Group b, Optional<Pairwise.Pair> pair, boolean ownDf) {
         ObjectNode node = Answers.object().put("a", a.name()).put("b", b.name()).put("diff", b.mean() - a.mean());
-        Answers.number(node, "se", pair.map(Pairwise.Pair::error));
+        Answers.put(node, "se", pair.map(Pairwise.Pair::error));
         if (ownDf) {
-            Answers.number(node, "df", pair.map(Pairwise.Pair::df));
+            Answers.put(node, "df", pair.map(Pairwise.Pair::df));
         }
-        Answers.number(node, "q", pair.map(Pairwise.Pair::q));
-        Answers.number(node, "p_adj", pair.map(Pairwise.Pair::p));
+        Answers.put(node, "q", pair.map(Pairwise.Pair::q));
+        Answers.put(node, "p_adj", pair.map(Pairwise.Pair::p));
         return Answers.put(node, "lower", "upper", pair.map(Pairwise.Pair::interval));
     }
 

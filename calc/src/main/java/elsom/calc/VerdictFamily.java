@@ -9,8 +9,8 @@ import elsom.core.analysis.Judgement;
 import elsom.core.analysis.Observations;
 import elsom.core.analysis.Observed;
 import elsom.core.analysis.Value;
+import elsom.core.contract.JudgementData;
 import elsom.core.flag.Flags;
-import elsom.core.flag.JudgementData;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -18,9 +18,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.PropertyNamingStrategies;
-import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ObjectNode;
 
 /** {@code verdict}: a question judged on units, as the pages of findings judge it. */
 final class VerdictFamily implements Family {
@@ -28,9 +25,6 @@ final class VerdictFamily implements Family {
     private static final String CONTROL = "control";
     private static final String NOT_YET = "not_yet";
     private static final double USUAL_ALPHA = 0.05;
-    private static final JsonMapper SNAKES = JsonMapper.builder()
-            .propertyNamingStrategy(PropertyNamingStrategies.SNAKE_CASE)
-            .build();
 
     @Override
     public String name() {
@@ -38,10 +32,10 @@ final class VerdictFamily implements Family {
     }
 
     @Override
-    public ObjectNode work(JsonNode input) {
+    public JudgementData work(JsonNode input) {
         Observations observations = observations(input);
         Judgement judgement = Judge.of(observations, ask(input));
-        return SNAKES.valueToTree(JudgementData.of(observations, judgement, Flags.of(observations, judgement)));
+        return JudgementData.of(observations, judgement, Flags.of(observations, judgement));
     }
 
     private static <E extends Enum<E>> E choice(JsonNode object, String field, Class<E> choices) {

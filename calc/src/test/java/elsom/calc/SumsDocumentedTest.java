@@ -47,6 +47,12 @@ class SumsDocumentedTest {
     }
 
     @Test
+    void everyFamilyIsDocumented() throws IOException {
+        String docs = Files.readString(Path.of("../docs/calc.md"));
+        assertThat(Calc.FAMILIES.keySet()).allSatisfy(family -> assertThat(docs).contains("`" + family + "`"));
+    }
+
+    @Test
     void theDocumentedMixIsFoundAndAnImpossibleOneSaysWhy() {
         String parts = "{\"parts\": [{\"name\": \"leaf mould\", \"water\": 60, \"price\": 9},"
                 + " {\"name\": \"rice hulls\", \"water\": 20, \"price\": 5}], \"windows\": [%s]}";

@@ -1,5 +1,6 @@
 package elsom.web.backup;
 
+import elsom.web.platform.Settings;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -16,7 +17,6 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
@@ -36,9 +36,9 @@ public class Backups {
     private final Path folder;
     private final Clock clock;
 
-    Backups(JdbcTemplate store, @Value("${elsom.home}") Path home, Clock clock) {
+    Backups(JdbcTemplate store, Settings settings, Clock clock) {
         this.store = store;
-        this.folder = home.toAbsolutePath().normalize().resolve(FOLDER);
+        this.folder = settings.home().toAbsolutePath().normalize().resolve(FOLDER);
         this.clock = clock;
     }
 

@@ -1,7 +1,7 @@
 package elsom.web.findings;
 
-import elsom.core.flag.JudgementData;
-import elsom.core.flag.JudgementInput;
+import elsom.core.contract.JudgementData;
+import elsom.core.contract.JudgementInput;
 import elsom.core.results.Findings;
 import elsom.core.results.JudgedQuestion;
 import elsom.core.trial.TrialId;

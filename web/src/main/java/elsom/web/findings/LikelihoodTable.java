@@ -1,6 +1,7 @@
 package elsom.web.findings;
 
 import elsom.core.diagnosis.Likelihoods;
+import elsom.web.platform.Settings;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
@@ -12,7 +13,6 @@ import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /** The table that causes are judged by: the one that comes with Elsom, or the file of one's own beside the store. */
@@ -24,8 +24,8 @@ class LikelihoodTable {
     private final List<Runnable> listeners = new CopyOnWriteArrayList<>();
     private volatile Likelihoods current;
 
-    LikelihoodTable(@Value("${elsom.home}") Path home) {
-        this.file = home.resolve("likelihoods.csv");
+    LikelihoodTable(Settings settings) {
+        this.file = settings.home().resolve("likelihoods.csv");
         this.current = Files.exists(file) ? kept(file) : Likelihoods.SHIPPED;
     }
 

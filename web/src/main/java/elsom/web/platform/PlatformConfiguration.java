@@ -1,10 +1,8 @@
 package elsom.web.platform;
 
-import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import org.apache.catalina.core.StandardHost;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.context.annotation.Bean;
@@ -23,8 +21,8 @@ class PlatformConfiguration implements WebMvcConfigurer {
     }
 
     @Bean
-    static DiskSpace diskSpace(@Value("${elsom.home}") Path home) {
-        return new DiskSpace(home);
+    static DiskSpace diskSpace(Settings settings) {
+        return new DiskSpace(settings.home());
     }
 
     @Override

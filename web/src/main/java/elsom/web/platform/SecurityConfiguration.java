@@ -4,10 +4,8 @@ import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.ServletException;
 import java.io.IOException;
 import java.time.Duration;
-import java.util.Set;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
@@ -60,9 +58,9 @@ public class SecurityConfiguration {
 
     /** Only its own names, so that a page elsewhere can't reach it by pointing a name of its own at this machine. */
     @Bean
-    StrictHttpFirewall ownNamesOnly(@Value("${elsom.hosts}") Set<String> hosts) {
+    StrictHttpFirewall ownNamesOnly(Settings settings) {
         StrictHttpFirewall firewall = new StrictHttpFirewall();
-        firewall.setAllowedHostnames(hosts::contains);
+        firewall.setAllowedHostnames(settings.hosts()::contains);
         return firewall;
     }
 

@@ -10,12 +10,12 @@ import elsom.web.kit.ClosedPage;
 import elsom.web.kit.TrialHeader;
 import elsom.web.next.NextPage;
 import elsom.web.platform.Refusal;
+import elsom.web.platform.Settings;
 import elsom.web.trial.Trials;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -37,13 +37,12 @@ class ReportController {
     private final Clock clock;
     private final String version;
 
-    ReportController(
-            Trials trials, WorkedOut workedOut, Reports reports, Clock clock, @Value("${elsom.build}") String version) {
+    ReportController(Trials trials, WorkedOut workedOut, Reports reports, Clock clock, Settings settings) {
         this.trials = trials;
         this.workedOut = workedOut;
         this.reports = reports;
         this.clock = clock;
-        this.version = version;
+        this.version = settings.build();
     }
 
     @GetMapping("/trials/{trial}/report")

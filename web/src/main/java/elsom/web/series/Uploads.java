@@ -2,6 +2,7 @@ package elsom.web.series;
 
 import elsom.core.trial.TrialId;
 import elsom.web.platform.NotFound;
+import elsom.web.platform.Settings;
 import jakarta.annotation.PostConstruct;
 import java.io.IOException;
 import java.io.InputStream;
@@ -17,7 +18,6 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /** Files that were sent and are looked at before they are taken. They are kept beside the store until then, the last few. */
@@ -28,8 +28,8 @@ class Uploads {
     private final Path folder;
     private final Map<UUID, Upload> uploads = new LinkedHashMap<>();
 
-    Uploads(@Value("${elsom.home}") Path home) {
-        this.folder = home.toAbsolutePath().normalize().resolve("incoming");
+    Uploads(Settings settings) {
+        this.folder = settings.home().toAbsolutePath().normalize().resolve("incoming");
     }
 
     /** A file that was sent. */

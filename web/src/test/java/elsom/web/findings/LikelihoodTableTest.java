@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import elsom.core.diagnosis.Likelihoods;
+import elsom.web.platform.Settings;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -23,37 +25,45 @@ class LikelihoodTableTest {
 
     @Test
     void withoutAFileItIsTheOneThatComesWithElsom() {
-        LikelihoodTable table = new LikelihoodTable(home);
+        LikelihoodTable table = new LikelihoodTable(new Settings(home, false, false, Set.of(), "test"));
         assertThat(table.own()).isFalse();
         assertThat(table.current()).isEqualTo(Likelihoods.SHIPPED);
     }
 
     @Test
     void anotherIsUsedAtOnceAndAfterARestart() {
-        LikelihoodTable table = new LikelihoodTable(home);
+        LikelihoodTable table = new LikelihoodTable(new Settings(home, false, false, Set.of(), "test"));
         AtomicInteger told = new AtomicInteger();
         table.onChange(told::incrementAndGet);
         table.replace(own());
         assertThat(table.own()).isTrue();
         assertThat(told).hasValue(1);
-        assertThat(new LikelihoodTable(home).current().rows()).hasSize(1);
+        assertThat(new LikelihoodTable(new Settings(home, false, false, Set.of(), "test"))
+                        .current()
+                        .rows())
+                .hasSize(1);
         table.restore();
         assertThat(told).hasValue(2);
-        assertThat(new LikelihoodTable(home).own()).isFalse();
+        assertThat(new LikelihoodTable(new Settings(home, false, false, Set.of(), "test")).own())
+                .isFalse();
     }
 
     @Test
     void aRefusedOneLeavesWhatThereIs() {
-        LikelihoodTable table = new LikelihoodTable(home);
+        LikelihoodTable table = new LikelihoodTable(new Settings(home, false, false, Set.of(), "test"));
         table.replace(own());
         assertThatThrownBy(() -> table.replace("sign,plants\n")).hasMessageContaining("no column");
         assertThat(table.current().rows()).hasSize(1);
-        assertThat(new LikelihoodTable(home).current().rows()).hasSize(1);
+        assertThat(new LikelihoodTable(new Settings(home, false, false, Set.of(), "test"))
+                        .current()
+                        .rows())
+                .hasSize(1);
     }
 
     @Test
     void aFileThatSomebodyBrokeIsNotUsed() throws IOException {
         Files.writeString(home.resolve("likelihoods.csv"), "not a table");
-        assertThat(new LikelihoodTable(home).current()).isEqualTo(Likelihoods.SHIPPED);
+        assertThat(new LikelihoodTable(new Settings(home, false, false, Set.of(), "test")).current())
+                .isEqualTo(Likelihoods.SHIPPED);
     }
 }

@@ -1,9 +1,10 @@
-package elsom.core.flag;
+package elsom.core.contract;
 
 import elsom.core.analysis.Comparison;
 import elsom.core.analysis.Judgement;
 import elsom.core.analysis.MainEffect;
 import elsom.core.analysis.Observations;
+import elsom.core.flag.Flag;
 import elsom.core.stats.Interval;
 import java.util.LinkedHashMap;
 import java.util.List;

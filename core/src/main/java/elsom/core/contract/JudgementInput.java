@@ -1,4 +1,4 @@
-package elsom.core.flag;
+package elsom.core.contract;
 
 import elsom.core.analysis.Arm;
 import elsom.core.analysis.Ask;
