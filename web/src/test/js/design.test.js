@@ -1,6 +1,6 @@
 // An edge between two parts of a mix: what one gains the other loses.
 
-import { moved } from '/static/js/mixing/design.js';
+import { moved } from '/static/js/designer/design.js';
 
 export const tests = {
   'takes from the lower part what the upper one gains'(is) {

@@ -1,8 +1,8 @@
 package elsom.calc;
 
 import elsom.core.stats.Outcome;
-import elsom.core.water.Column;
 import elsom.core.water.RetentionCurve;
+import elsom.core.water.WaterColumn;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -65,7 +65,8 @@ final class WaterRetentionFitFamily implements Family {
         ArrayNode containers = answer.putArray("container");
         if (input.has("heights")) {
             for (double height : Inputs.numbers(input, "heights")) {
-                double mean = Column.meanWater(new Column.Layer(0, height, curve), WaterRetentionFitFamily::unitArea);
+                double mean = WaterColumn.meanWater(
+                        new WaterColumn.Layer(0, height, curve), WaterRetentionFitFamily::unitArea);
                 containers
                         .addObject()
                         .put("height", height)
@@ -113,14 +114,15 @@ final class WaterRetentionFitFamily implements Family {
         double height = Inputs.number(input, "height");
         JsonNode shape = input.path("shape");
         DoubleUnaryOperator area = area(shape, height);
-        Column.Layer whole = new Column.Layer(0, height, curve);
-        double mean = Column.meanWater(whole, area);
+        WaterColumn.Layer whole = new WaterColumn.Layer(0, height, curve);
+        double mean = WaterColumn.meanWater(whole, area);
         ObjectNode answer = Answers.object().put("theta_mean", mean).put("air_space", porosity(input, curve) - mean);
         answer.put("theta_bottom", curve.waterAt(0)).put("theta_top", curve.waterAt(height));
         if (Inputs.text(shape, "type").equals("cylinder") && !shape.has("radius")) {
             return answer.putNull("volume_cm3").putNull("water_cm3");
         }
-        return answer.put("volume_cm3", Column.volumeMl(whole, area)).put("water_cm3", Column.waterMl(whole, area));
+        return answer.put("volume_cm3", WaterColumn.volumeMl(whole, area))
+                .put("water_cm3", WaterColumn.waterMl(whole, area));
     }
 
     /** Cross-section in cm² at a height; a cylinder without a radius has no volume, but its mean is the same. */
@@ -162,23 +164,23 @@ final class WaterRetentionFitFamily implements Family {
     }
 
     private static ObjectNode layered(JsonNode input) {
-        List<Column.Layer> layers = new ArrayList<>();
+        List<WaterColumn.Layer> layers = new ArrayList<>();
         List<Double> porosities = new ArrayList<>();
         for (JsonNode layer : Inputs.list(input, "layers")) {
             RetentionCurve curve = curve(layer.path("params"));
-            layers.add(new Column.Layer(Inputs.number(layer, "bottom"), Inputs.number(layer, "top"), curve));
+            layers.add(new WaterColumn.Layer(Inputs.number(layer, "bottom"), Inputs.number(layer, "top"), curve));
             porosities.add(porosity(layer, curve));
         }
         double height = layers.stream()
-                .mapToDouble(Column.Layer::topCm)
+                .mapToDouble(WaterColumn.Layer::topCm)
                 .max()
                 .orElseThrow(() -> new BadInput("“layers” is empty"));
         DoubleUnaryOperator area = area(input.path("shape"), height);
         ObjectNode answer = Answers.object();
         ArrayNode each = answer.putArray("layers");
         for (int i = 0; i < layers.size(); i++) {
-            Column.Layer layer = layers.get(i);
-            double mean = Column.meanWater(layer, area);
+            WaterColumn.Layer layer = layers.get(i);
+            double mean = WaterColumn.meanWater(layer, area);
             each.addObject()
                     .put("bottom", layer.bottomCm())
                     .put("top", layer.topCm())
@@ -187,6 +189,6 @@ final class WaterRetentionFitFamily implements Family {
                     .put("theta_at_bottom", layer.curve().waterAt(layer.bottomCm()))
                     .put("theta_at_top", layer.curve().waterAt(layer.topCm()));
         }
-        return answer.put("theta_mean_all", Column.meanWater(layers, area));
+        return answer.put("theta_mean_all", WaterColumn.meanWater(layers, area));
     }
 }

@@ -40,7 +40,7 @@ public final class Judge {
     }
 
     private static Judgement measured(Observations all, Ask ask, Pairing pairing, List<String> checked) {
-        Rows rows = new Rows(all);
+        SeenRows rows = new SeenRows(all);
         boolean unequal = all.design() == Design.COMPLETELY_RANDOM && unequal(rows);
         Outcome<Model> model = unequal
                 ? UnequalModel.of(rows)
@@ -66,7 +66,7 @@ public final class Judge {
         };
     }
 
-    private static boolean unequal(Rows rows) {
+    private static boolean unequal(SeenRows rows) {
         List<Group> groups = new ArrayList<>();
         for (int arm : rows.present()) {
             groups.add(new Group(

@@ -4,17 +4,17 @@ import elsom.core.stats.Outcome;
 
 /** One scatter for all units, after blocks or rows and columns are taken out: analysis of variance (Fisher 1935). */
 final class PooledModel implements Model {
-    private final Rows.Fitted fit;
+    private final SeenRows.Fitted fit;
     private final double[] means;
     private final double meanSquare;
 
-    private PooledModel(Rows.Fitted fit, double meanSquare) {
+    private PooledModel(SeenRows.Fitted fit, double meanSquare) {
         this.fit = fit;
         this.means = fit.means();
         this.meanSquare = meanSquare;
     }
 
-    static Outcome<Model> of(Rows rows) {
+    static Outcome<Model> of(SeenRows rows) {
         return rows.fit(rows.places(), column -> column).then(fit -> {
             int df = fit.regression().df();
             if (df < 1) {

@@ -54,7 +54,7 @@ final class SharesModel implements Model {
                 all.seen().stream().allMatch(unit -> unit.value() instanceof Value.CountOf count && count.n() == 1);
         Observations shares =
                 new Observations(all.design(), all.factors(), all.arms(), all.kind(), all.better(), 1e-9, all.units());
-        Rows rows = new Rows(shares);
+        SeenRows rows = new SeenRows(shares);
         Outcome<Model> units = all.design() == Design.SPLIT_PLOT ? SplitPlotModel.of(rows) : PooledModel.of(rows);
         return units.asOptional().isPresent()
                 ? Outcome.found(new SharesModel(all, units.asOptional().orElseThrow(), plantsAreUnits))

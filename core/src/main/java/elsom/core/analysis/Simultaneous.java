@@ -77,8 +77,8 @@ interface Simultaneous {
 
     /** The studentised range, on the scale of t. */
     final class Pairs implements Simultaneous {
-        private static final Known<StudentisedRange> RANGES = new Known<>();
-        private static final Known<Double> QUANTILES = new Known<>();
+        private static final WorkedBefore<StudentisedRange> RANGES = new WorkedBefore<>();
+        private static final WorkedBefore<Double> QUANTILES = new WorkedBefore<>();
 
         private final int treatments;
 
@@ -107,8 +107,8 @@ interface Simultaneous {
 
     /** The largest of several t that lean on common controls. */
     final class BesideControls implements Simultaneous {
-        private static final Known<MaximumT> DISTRIBUTIONS = new Known<>();
-        private static final Known<Double> QUANTILES = new Known<>();
+        private static final WorkedBefore<MaximumT> DISTRIBUTIONS = new WorkedBefore<>();
+        private static final WorkedBefore<Double> QUANTILES = new WorkedBefore<>();
 
         private final List<double[]> lambdas;
         private final List<List<Double>> key;

@@ -12,7 +12,7 @@ import java.util.List;
 final class SplitPlotModel implements Model {
     private static final double STEP = 1e-4;
 
-    private final Rows rows;
+    private final SeenRows rows;
     private final int[] plotSizes;
     private final int[] plotOf;
     private final double within;
@@ -20,11 +20,11 @@ final class SplitPlotModel implements Model {
     private final double dfWithin;
     private final double dfBetween;
     private final double unitsAPlot;
-    private final Rows.Fitted fit;
-    private final Rows.Fitted steeper;
-    private final Rows.Fitted flatter;
+    private final SeenRows.Fitted fit;
+    private final SeenRows.Fitted steeper;
+    private final SeenRows.Fitted flatter;
 
-    private SplitPlotModel(Rows rows, Squares squares, int[] plotOf, int[] plotSizes, Scaled scaled) {
+    private SplitPlotModel(SeenRows rows, Squares squares, int[] plotOf, int[] plotSizes, Scaled scaled) {
         this.rows = rows;
         this.within = squares.within;
         this.between = squares.between;
@@ -46,9 +46,9 @@ final class SplitPlotModel implements Model {
         }
     }
 
-    private record Scaled(Rows.Fitted fit, Rows.Fitted steeper, Rows.Fitted flatter) {}
+    private record Scaled(SeenRows.Fitted fit, SeenRows.Fitted steeper, SeenRows.Fitted flatter) {}
 
-    static Outcome<Model> of(Rows rows) {
+    static Outcome<Model> of(SeenRows rows) {
         List<Integer> plots =
                 rows.seen().stream().map(Observed::wholePlot).distinct().toList();
         int[] plotOf = rows.seen().stream()
@@ -59,10 +59,10 @@ final class SplitPlotModel implements Model {
             sizes[plot]++;
         }
         return squares(rows, plotOf, sizes).then(squares -> {
-            List<Rows.Fitted> fits = new ArrayList<>();
+            List<SeenRows.Fitted> fits = new ArrayList<>();
             for (double lean : new double[] {1, 1 + STEP, 1 - STEP}) {
                 double ratio = squares.ratio(lean);
-                Outcome<Rows.Fitted> fit = rows.fit(rows.places(), column -> evened(column, plotOf, sizes, ratio));
+                Outcome<SeenRows.Fitted> fit = rows.fit(rows.places(), column -> evened(column, plotOf, sizes, ratio));
                 if (fit.asOptional().isEmpty()) {
                     return Outcome.notEstimable(fit.whyNot().orElseThrow());
                 }
@@ -73,7 +73,7 @@ final class SplitPlotModel implements Model {
         });
     }
 
-    private static Outcome<Squares> squares(Rows rows, int[] plotOf, int[] sizes) {
+    private static Outcome<Squares> squares(SeenRows rows, int[] plotOf, int[] sizes) {
         List<double[]> plots = new ArrayList<>();
         for (int plot = 0; plot < sizes.length; plot++) {
             double[] column = new double[rows.n()];

@@ -4,12 +4,12 @@ import elsom.core.stats.Outcome;
 
 /** A scatter for each treatment (Welch 1947; degrees of freedom by Satterthwaite 1946). */
 final class UnequalModel implements Model {
-    private final Rows rows;
+    private final SeenRows rows;
     private final double[] means;
     private final double[] variances;
     private final int[] n;
 
-    private UnequalModel(Rows rows) {
+    private UnequalModel(SeenRows rows) {
         this.rows = rows;
         this.means = new double[rows.arms()];
         this.variances = new double[rows.arms()];
@@ -31,7 +31,7 @@ final class UnequalModel implements Model {
     }
 
     /** Needs two units of each treatment that has any. */
-    static Outcome<Model> of(Rows rows) {
+    static Outcome<Model> of(SeenRows rows) {
         UnequalModel model = new UnequalModel(rows);
         return rows.present().stream().allMatch(arm -> model.n[arm] > 1)
                 ? Outcome.found(model)

@@ -1,7 +1,7 @@
 package elsom.core.audit;
 
 import elsom.core.plan.Arrangement;
-import elsom.core.plan.Origin;
+import elsom.core.plan.PlanOrigin;
 import elsom.core.trial.Mishap;
 import elsom.core.trial.MishapKind;
 import elsom.core.trial.UnitCode;
@@ -16,7 +16,7 @@ final class ByHand implements AuditRule {
     public List<Fault> check(AuditCase trial) {
         List<Fault> faults = new ArrayList<>();
         List<UnitCode> kept =
-                trial.plan().kept().stream().map(Origin.Kept::unit).toList();
+                trial.plan().kept().stream().map(PlanOrigin.Kept::unit).toList();
         if (!kept.isEmpty()) {
             faults.add(Fault.of(
                             FaultCode.BY_HAND,

@@ -1,13 +1,13 @@
 package elsom.core.audit;
 
-import elsom.core.plan.Origin;
+import elsom.core.plan.PlanOrigin;
 import java.util.List;
 
 /** What nobody knows any more of a trial that was copied from a notebook. */
 final class NotWrittenDown implements AuditRule {
     @Override
     public List<Fault> check(AuditCase trial) {
-        Origin origin = trial.plan().origin();
+        PlanOrigin origin = trial.plan().origin();
         return origin == null || !trial.copied()
                 ? List.of()
                 : List.of(

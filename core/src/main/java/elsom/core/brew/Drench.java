@@ -1,7 +1,7 @@
 package elsom.core.brew;
 
-import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
+import elsom.core.plan.PlanOrigin;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Pots;
 import elsom.core.plan.Treatments;
@@ -57,7 +57,7 @@ public final class Drench {
                                 pots.settling(),
                                 pots.spare(),
                                 rateMl))
-                .from(new Origin(
+                .from(new PlanOrigin(
                         brews.trial().id().value(),
                         brews.trial().question(),
                         "The brews are used: " + Math.round(rateMl) + " mL a pot, " + diluted(parts),

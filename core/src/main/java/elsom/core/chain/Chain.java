@@ -2,7 +2,7 @@ package elsom.core.chain;
 
 import elsom.core.analysis.Comparison;
 import elsom.core.plan.FollowUp;
-import elsom.core.plan.Origin;
+import elsom.core.plan.PlanOrigin;
 import elsom.core.results.JudgedQuestion;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -61,7 +61,7 @@ public record Chain(List<Stage> stages) {
             Set<Repeat.Key> told,
             Map<Repeat.Key, List<Repeat>> byKey,
             Map<Repeat.Key, Named> names) {
-        Origin origin = stage.plan().origin();
+        PlanOrigin origin = stage.plan().origin();
         boolean otherLot = origin != null && origin.why() == FollowUp.OTHER_LOT;
         for (Comparison c : question.judgement().comparisons()) {
             Repeat.of(stage, question, c, otherLot)

@@ -56,8 +56,10 @@ public record Checked(
     }
 
     /** A claim of the first group beside the other. */
-    public static Checked of(Claim claim, Sample first, Sample other) {
-        if (claim.kind() == Claim.Kind.BEST_OF_MANY || first instanceof Sample.Best || other instanceof Sample.Best) {
+    public static Checked of(Claim claim, ClaimedGroup first, ClaimedGroup other) {
+        if (claim.kind() == Claim.Kind.BEST_OF_MANY
+                || first instanceof ClaimedGroup.Best
+                || other instanceof ClaimedGroup.Best) {
             return best(first, other);
         }
         if (claim.kind() == Claim.Kind.UNCLEAR) {
@@ -66,10 +68,10 @@ public record Checked(
                     "Say of what, how much, and beside what: “30 % more fresh mass than none”.",
                     List.of());
         }
-        if (first instanceof Sample.Measured one && other instanceof Sample.Measured two) {
+        if (first instanceof ClaimedGroup.Measured one && other instanceof ClaimedGroup.Measured two) {
             return measured(claim, new TwoSample(two.group(), one.group()));
         }
-        if (first instanceof Sample.Counted one && other instanceof Sample.Counted two) {
+        if (first instanceof ClaimedGroup.Counted one && other instanceof ClaimedGroup.Counted two) {
             return counted(claim, one.share(), two.share());
         }
         return bare(first, other);
@@ -81,7 +83,8 @@ public record Checked(
      *
      * @param firstUnits of area or plants that the first's numbers are of, above 0; {@code otherUnits} likewise
      */
-    public static Checked per(Claim claim, Sample first, double firstUnits, Sample other, double otherUnits) {
+    public static Checked per(
+            Claim claim, ClaimedGroup first, double firstUnits, ClaimedGroup other, double otherUnits) {
         Checked alike = of(claim, first.per(firstUnits), other.per(otherUnits));
         if (firstUnits == otherUnits) {
             return alike;
@@ -189,9 +192,9 @@ public record Checked(
     }
 
     /** What choosing the best alone does: the mean of the top of so many normal values (Blom 1958). */
-    private static Checked best(Sample first, Sample other) {
+    private static Checked best(ClaimedGroup first, ClaimedGroup other) {
         List<String> remarks = new ArrayList<>();
-        if (first instanceof Sample.Best best && other instanceof Sample.Measured all) {
+        if (first instanceof ClaimedGroup.Best best && other instanceof ClaimedGroup.Measured all) {
             double sds = liftOfBest(best.picked(), best.of());
             double sd = Summary.of(all.group().values().stream()
                             .mapToDouble(Double::doubleValue)
@@ -220,11 +223,13 @@ public record Checked(
         return sum / picked;
     }
 
-    private static Checked bare(Sample first, Sample other) {
-        List<String> remarks = first instanceof Sample.Bare one && other instanceof Sample.Bare two && two.mean() != 0
-                ? List.of("The two figures differ by " + told(HUNDRED * (one.mean() / two.mean() - 1))
-                        + ", but of one unit or a bare mean nobody can say how much of that is chance.")
-                : List.of("Both need the same kind of numbers: values, a mean with its scatter and n, or k of n.");
+    private static Checked bare(ClaimedGroup first, ClaimedGroup other) {
+        List<String> remarks =
+                first instanceof ClaimedGroup.Bare one && other instanceof ClaimedGroup.Bare two && two.mean() != 0
+                        ? List.of("The two figures differ by " + told(HUNDRED * (one.mean() / two.mean() - 1))
+                                + ", but of one unit or a bare mean nobody can say how much of that is chance.")
+                        : List.of(
+                                "Both need the same kind of numbers: values, a mean with its scatter and n, or k of n.");
         return untestable("A figure without its scatter can't be held against another.", MORE_UNITS, remarks);
     }
 

@@ -36,14 +36,14 @@ public record Order(List<String> names) {
     }
 
     /** Reads "kelp: 12 13 14; nettle: 10 9 11", a group a line or a semicolon; empty where one can't be read. */
-    public static Optional<Map<String, Sample>> samples(String typed) {
-        Map<String, Sample> samples = new LinkedHashMap<>();
+    public static Optional<Map<String, ClaimedGroup>> samples(String typed) {
+        Map<String, ClaimedGroup> samples = new LinkedHashMap<>();
         for (String line : typed.split("[;\\n]")) {
             if (line.isBlank()) {
                 continue;
             }
             int colon = line.indexOf(':');
-            Optional<Sample> sample = colon < 1 ? Optional.empty() : Sample.read(line.substring(colon + 1));
+            Optional<ClaimedGroup> sample = colon < 1 ? Optional.empty() : ClaimedGroup.read(line.substring(colon + 1));
             if (sample.isEmpty()) {
                 return Optional.empty();
             }
@@ -58,7 +58,7 @@ public record Order(List<String> names) {
      *
      * @param samples by name in small letters
      */
-    public Checked check(Map<String, Sample> samples) {
+    public Checked check(Map<String, ClaimedGroup> samples) {
         for (String name : names) {
             if (!samples.containsKey(name.toLowerCase(Locale.ROOT))) {
                 return new Checked(
@@ -90,7 +90,7 @@ public record Order(List<String> names) {
                 slipped(samples).map(slip -> with(steps, slip)).orElse(steps));
     }
 
-    private static Sample sample(Map<String, Sample> samples, String name) {
+    private static ClaimedGroup sample(Map<String, ClaimedGroup> samples, String name) {
         return Objects.requireNonNull(samples.get(name.toLowerCase(Locale.ROOT)));
     }
 
@@ -102,7 +102,7 @@ public record Order(List<String> names) {
     }
 
     /** Where the means stand in another order than is claimed. */
-    private Optional<String> slipped(Map<String, Sample> samples) {
+    private Optional<String> slipped(Map<String, ClaimedGroup> samples) {
         List<String> byMean = new ArrayList<>(names);
         for (String name : names) {
             if (mean(sample(samples, name)).isEmpty()) {
@@ -123,13 +123,13 @@ public record Order(List<String> names) {
                 "By their means they stand otherwise: " + String.join(", ", told) + ". A place has slipped.");
     }
 
-    private static OptionalDouble mean(Sample sample) {
-        if (sample instanceof Sample.Measured measured) {
+    private static OptionalDouble mean(ClaimedGroup sample) {
+        if (sample instanceof ClaimedGroup.Measured measured) {
             return OptionalDouble.of(measured.group().mean());
         }
-        if (sample instanceof Sample.Counted counted) {
+        if (sample instanceof ClaimedGroup.Counted counted) {
             return OptionalDouble.of(counted.share().share());
         }
-        return sample instanceof Sample.Bare bare ? OptionalDouble.of(bare.mean()) : OptionalDouble.empty();
+        return sample instanceof ClaimedGroup.Bare bare ? OptionalDouble.of(bare.mean()) : OptionalDouble.empty();
     }
 }

@@ -1,8 +1,8 @@
 package elsom.core.column;
 
 import elsom.core.trial.Container;
-import elsom.core.water.Column;
 import elsom.core.water.RetentionCurve;
+import elsom.core.water.WaterColumn;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -59,10 +59,10 @@ public record DrainedPot(
                     "a drainage layer is 0 to below the depth of " + depth + " cm, got " + gravelCm);
         }
         double hangs = gravelCm - Math.min(gravelCm, GRAVEL_LIFTS_CM);
-        Column.Layer layer = new Column.Layer(gravelCm - hangs, depth - hangs, medium);
+        WaterColumn.Layer layer = new WaterColumn.Layer(gravelCm - hangs, depth - hangs, medium);
         // The column counts heights from where water stands free; the container from its own bottom.
-        double waterMl = Column.waterMl(layer, z -> container.areaCm2(Math.min(depth, z + hangs)));
-        double mediumMl = Column.volumeMl(layer, z -> container.areaCm2(Math.min(depth, z + hangs)));
+        double waterMl = WaterColumn.waterMl(layer, z -> container.areaCm2(Math.min(depth, z + hangs)));
+        double mediumMl = WaterColumn.volumeMl(layer, z -> container.areaCm2(Math.min(depth, z + hangs)));
         List<Level> levels = new ArrayList<>();
         for (int i = 0; i <= LEVELS; i++) {
             double height = gravelCm + (depth - gravelCm) * i / LEVELS;

@@ -1,8 +1,8 @@
 package elsom.core.column;
 
 import elsom.core.stats.Outcome;
-import elsom.core.water.Column;
 import elsom.core.water.RetentionCurve;
+import elsom.core.water.WaterColumn;
 import java.util.function.DoubleUnaryOperator;
 
 /**
@@ -45,7 +45,7 @@ public final class FittedMedium {
 
     /** Mean water by volume of a straight container of a depth. */
     public static double water(RetentionCurve medium, double depthCm) {
-        return Column.meanWater(new Column.Layer(0, depthCm, medium), z -> 1);
+        return WaterColumn.meanWater(new WaterColumn.Layer(0, depthCm, medium), z -> 1);
     }
 
     /**

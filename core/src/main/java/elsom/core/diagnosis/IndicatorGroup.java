@@ -56,14 +56,14 @@ public enum IndicatorGroup {
 
     /** The plant that a name speaks of, as in "pea in leaf mould"; empty when none is known here. */
     public static Optional<String> plantIn(String name) {
-        return Words.of(name).stream()
+        return NameWords.of(name).stream()
                 .filter(word -> Arrays.stream(values()).anyMatch(group -> group.plants.contains(word)))
                 .findFirst();
     }
 
     /** The group of a plant by the words of its name, such as "field pea"; empty when none is known here. */
     public static Optional<IndicatorGroup> of(String plant) {
-        Set<String> words = Words.of(plant);
+        Set<String> words = NameWords.of(plant);
         return Arrays.stream(values())
                 .filter(group -> group.plants.stream().anyMatch(words::contains))
                 .findFirst();

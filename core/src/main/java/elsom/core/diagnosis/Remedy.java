@@ -72,7 +72,7 @@ public enum Remedy {
 
     /** The remedy that a level's name speaks of; empty for none. "No charcoal" and "unleached" are none. */
     public static Optional<Remedy> of(String level) {
-        Set<String> said = Words.of(level);
+        Set<String> said = NameWords.of(level);
         return said.contains("no") || said.contains("not") || said.contains("without")
                 ? Optional.empty()
                 : Arrays.stream(values())

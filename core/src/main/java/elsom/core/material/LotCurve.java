@@ -35,6 +35,13 @@ public record LotCurve(RetentionCurve curve, From from) {
         }
     }
 
+    /** Whether a lot fills pots and enough is known of it for a curve. */
+    public static boolean known(Lot lot) {
+        return lot.kind().fills()
+                && lot.value(Property.WATER).isPresent()
+                && lot.value(Property.AIR).isPresent();
+    }
+
     /** The curve of a lot; empty without water and air, or when none fits. */
     public static Optional<LotCurve> of(Lot lot) {
         OptionalDouble air = lot.value(Property.AIR);

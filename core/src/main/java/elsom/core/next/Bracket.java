@@ -83,7 +83,7 @@ final class Bracket implements Proposer {
         Plan again = trial.anew();
         Plan bracketed = again.with(
                         Treatments.crossed(factors, again.treatments().base(), List.of()), again.pots())
-                .with(Questions.ofAll(again));
+                .with(NextQuestions.ofAll(again));
         return Proposal.of(
                 FollowUp.BRACKET,
                 "Doses of "

@@ -2,8 +2,8 @@ package elsom.core.next;
 
 import elsom.core.plan.FollowUp;
 import elsom.core.plan.Measure;
-import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
+import elsom.core.plan.PlanOrigin;
 import elsom.core.plan.PlannedLook;
 
 /**
@@ -20,7 +20,7 @@ public record Proposal(FollowUp kind, String what, String reason, Plan plan, dou
     private static final double HOUR = 3600;
 
     static Proposal of(FollowUp kind, String what, String reason, Ended before, Plan plan, double narrowing) {
-        Origin origin = plan.origin();
+        PlanOrigin origin = plan.origin();
         Plan told = origin == null ? plan : plan.from(origin.told(kind.label() + ": " + what, kind));
         double bench = bench(plan) / bench(before.plan());
         double hours = hours(plan) / Math.max(1e-6, hours(before.plan()));

@@ -23,7 +23,7 @@ final class Split implements Proposer {
         }
         Plan again = trial.anew();
         Treatments treatments = again.treatments();
-        Plan apart = again.with(whole(treatments), again.pots()).with(Questions.ofAll(again));
+        Plan apart = again.with(whole(treatments), again.pots()).with(NextQuestions.ofAll(again));
         if (apart.treatments().size() < 2
                 || apart.treatments().equals(treatments)
                 || apart.treatments().size() > Bounds.TREATMENTS) {

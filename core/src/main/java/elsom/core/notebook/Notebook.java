@@ -7,8 +7,8 @@ import elsom.core.plan.Direction;
 import elsom.core.plan.FollowUp;
 import elsom.core.plan.Hours;
 import elsom.core.plan.Measure;
-import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
+import elsom.core.plan.PlanOrigin;
 import elsom.core.plan.PlannedLook;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Pots;
@@ -159,7 +159,7 @@ public record Notebook(String question, List<Measured> measured, Optional<LocalD
                         List.of()),
                 new Schedule(zone, start, null, List.of(), List.of(look), List.of(), Hours.ANY),
                 Rules.USUAL,
-                new Origin(0, question, unknown(), List.of(), FollowUp.NOTEBOOK));
+                new PlanOrigin(0, question, unknown(), List.of(), FollowUp.NOTEBOOK));
     }
 
     private List<Measure> measures() {

@@ -89,12 +89,12 @@ final class Drawing {
     private List<ExperimentalUnit> kept(List<Bench> benches) {
         List<PlannedTreatment> all = plan.treatments().all();
         List<BenchPosition> places = Layout.places(benches);
-        List<Origin.Kept> order =
+        List<PlanOrigin.Kept> order =
                 Layout.shuffled(plan.kept(), plan.arrangement().seed());
         Map<Integer, Integer> replicates = new TreeMap<>();
         List<ExperimentalUnit> units = new ArrayList<>();
         for (int i = 0; i < order.size(); i++) {
-            Origin.Kept kept = order.get(i);
+            PlanOrigin.Kept kept = order.get(i);
             PlannedTreatment treatment = all.get(kept.treatment() - 1);
             units.add(new ExperimentalUnit(
                     kept.unit(),

@@ -36,7 +36,7 @@ public record Plan(
         Arrangement arrangement,
         Schedule schedule,
         Rules rules,
-        @Nullable Origin origin) {
+        @Nullable PlanOrigin origin) {
     public Plan {
         Bounds.present("the kind of trial", protocol);
         Bounds.present("what is asked", asked);
@@ -100,7 +100,7 @@ public record Plan(
         return new Plan(protocol, asked, treatments, pots, arrangement, schedule, other, origin);
     }
 
-    public Plan from(Origin other) {
+    public Plan from(PlanOrigin other) {
         return new Plan(protocol, asked, treatments, pots, arrangement, schedule, rules, other);
     }
 
@@ -154,7 +154,7 @@ public record Plan(
     }
 
     /** Units that go on from an earlier trial. */
-    public List<Origin.Kept> kept() {
+    public List<PlanOrigin.Kept> kept() {
         return origin == null ? List.of() : origin.kept();
     }
 

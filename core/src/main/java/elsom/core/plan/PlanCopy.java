@@ -62,8 +62,8 @@ public final class PlanCopy {
         }
         Map<Integer, Integer> numbers = new LinkedHashMap<>();
         alive.forEach(number -> numbers.put(number, numbers.size() + 1));
-        List<Origin.Kept> units = going.stream()
-                .map(unit -> new Origin.Kept(unit.code(), Objects.requireNonNull(numbers.get(unit.treatment()))))
+        List<PlanOrigin.Kept> units = going.stream()
+                .map(unit -> new PlanOrigin.Kept(unit.code(), Objects.requireNonNull(numbers.get(unit.treatment()))))
                 .toList();
         Arrangement arrangement = plan.arrangement().drawnFrom(seed);
         return started(plan, start)
@@ -82,8 +82,8 @@ public final class PlanCopy {
                 .from(origin(plan, from, Decimals.upTo(units.size(), 0) + " units kept", units));
     }
 
-    private static Origin origin(Plan plan, TrialRecord from, String change, List<Origin.Kept> kept) {
-        return new Origin(
+    private static PlanOrigin origin(Plan plan, TrialRecord from, String change, List<PlanOrigin.Kept> kept) {
+        return new PlanOrigin(
                 from.trial().id().value(), plan.question(), change.isEmpty() ? "the same again" : change, kept);
     }
 

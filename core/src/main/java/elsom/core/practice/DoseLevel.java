@@ -92,7 +92,7 @@ final class DoseLevel extends PlantLevel {
     }
 
     @Override
-    Call call(Told told) {
+    Call call(HeldBeside told) {
         return switch (told.beside(asked, NONE)) {
             case WORSE -> Call.HARMFUL;
             case NO_DIFFERENCE, BETTER -> Call.SAFE;

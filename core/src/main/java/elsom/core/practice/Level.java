@@ -60,7 +60,7 @@ public abstract class Level {
             Truth truth, String treatment, double light, double days, double deviate, Setting given);
 
     /** What can be said by what a trial's figures say. */
-    abstract Call call(Told told);
+    abstract Call call(HeldBeside told);
 
     /** The treatment asked about first. */
     abstract String asked();

@@ -100,7 +100,7 @@ final class LotLevel extends PlantLevel {
     }
 
     @Override
-    Call call(Told told) {
+    Call call(HeldBeside told) {
         String peas = lot + ", peas";
         if (!told.has(peas)) {
             return byBarley(told);
@@ -123,7 +123,7 @@ final class LotLevel extends PlantLevel {
         };
     }
 
-    private Call byBarley(Told told) {
+    private Call byBarley(HeldBeside told) {
         return switch (told.beside(lot + ", barley", "clean, barley")) {
             case WORSE -> Call.SALTS;
             case NO_DIFFERENCE, BETTER -> Call.NOTHING;
@@ -131,7 +131,7 @@ final class LotLevel extends PlantLevel {
         };
     }
 
-    private static boolean helps(Told told, String treated, String plain) {
+    private static boolean helps(HeldBeside told, String treated, String plain) {
         return told.beside(treated, plain) == Answer.BETTER;
     }
 

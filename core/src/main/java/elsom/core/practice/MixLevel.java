@@ -71,7 +71,7 @@ final class MixLevel extends PlantLevel {
     }
 
     @Override
-    Call call(Told told) {
+    Call call(HeldBeside told) {
         return said(told.beside(asked, comparator));
     }
 

@@ -23,8 +23,8 @@ abstract class PlantLevel extends Level {
                 .map(living -> living.lit(light))
                 .map(living -> OptionalDouble.of(
                         brief().measured().better() == Direction.LOWER
-                                ? Reading.injury(living, days, deviate, given)
-                                : Reading.freshMass(living, deviate, given)))
+                                ? PlantReading.injury(living, days, deviate, given)
+                                : PlantReading.freshMass(living, deviate, given)))
                 .orElse(OptionalDouble.empty());
     }
 

@@ -68,13 +68,13 @@ final class PotsLevel extends Level {
     }
 
     @Override
-    Call call(Told told) {
+    Call call(HeldBeside told) {
         return told.observations().arms().size() < 2
                 ? Call.CANT_TELL
                 : MixLevel.said(told.beside(first(told, FIRST), first(told, SECOND)));
     }
 
-    private static String first(Told told, String mix) {
+    private static String first(HeldBeside told, String mix) {
         boolean bowls = told.has(FIRST + ", bowl") && told.has(SECOND + ", bowl");
         boolean tubs = told.has(FIRST + ", tub") && told.has(SECOND + ", tub");
         if (bowls || tubs) {

@@ -223,13 +223,14 @@ public final class PracticeBench {
         }
         Surroundings at = living.at();
         return switch (endpoint.code().value()) {
-            case "injury" -> Reading.injury(living, days, vigour, setting);
+            case "injury" -> PlantReading.injury(living, days, vigour, setting);
             case "ec" -> at.ecMs() * DRAINED_FOR_SATURATED * (1 + 0.04 * noise.deviate());
             case "ph" -> at.ph() + 0.06 * noise.deviate();
             case "height" ->
                 living.stature(HEIGHT_CM, days, lastDay()) * (1 + 0.5 * setting.scatter() * vigour)
                         + 0.3 * noise.deviate();
-            case "fresh-mass", "yield" -> Reading.freshMass(living, vigour, setting) * Growth.size(days, lastDay());
+            case "fresh-mass", "yield" ->
+                PlantReading.freshMass(living, vigour, setting) * Growth.size(days, lastDay());
             default -> other(endpoint, living, days, vigour);
         };
     }

@@ -68,7 +68,7 @@ public final class Rerun {
         double squares = 0;
         int differences = 0;
         for (int run = 0; run < runs; run++) {
-            Told told = once(new RandomDraw(seed + STRIDE * (run + 1)));
+            HeldBeside told = once(new RandomDraw(seed + STRIDE * (run + 1)));
             Call said = level.call(told);
             right += said == truth.right() ? 1 : 0;
             cantTell += said == Call.CANT_TELL ? 1 : 0;
@@ -110,7 +110,7 @@ public final class Rerun {
     }
 
     /** One trial, from places to figures. */
-    Told once(RandomDraw draw) {
+    HeldBeside once(RandomDraw draw) {
         List<String> names = plan.treatments();
         int arms = names.size();
         int size = arms * plan.units();
@@ -134,7 +134,7 @@ public final class Rerun {
             }
         }
         boolean lower = level.brief().measured().better() == Direction.LOWER;
-        return new Told(
+        return new HeldBeside(
                 new Observations(
                         plan.placing() == Trialled.Placing.BLOCKS ? Design.BLOCKS : Design.COMPLETELY_RANDOM,
                         List.of(),

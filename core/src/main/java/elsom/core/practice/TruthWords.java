@@ -77,7 +77,7 @@ public final class TruthWords {
     }
 
     /** The trial's own difference; empty before both were read. */
-    public static String difference(Brief.Measured measured, Seen seen) {
+    public static String difference(Brief.Measured measured, PracticeOutcome seen) {
         return seen.difference()
                 .map(difference -> "Your trial’s own difference, “" + Draft.shown(difference.treatment()) + "” beside “"
                         + Draft.shown(difference.comparator()) + "”: " + spanned(measured, difference.comparison())

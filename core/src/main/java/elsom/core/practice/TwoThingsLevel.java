@@ -49,7 +49,7 @@ final class TwoThingsLevel extends PlantLevel {
 
     /** Kelp is judged within a mix: where both mixes say so, or one does and the other says nothing else. */
     @Override
-    Call call(Told told) {
+    Call call(HeldBeside told) {
         if (!told.has(OLD_FED) && !told.has(NEW)) {
             return MixLevel.said(told.beside(NEW_FED, OLD));
         }

@@ -1,7 +1,7 @@
 package elsom.core.protocol;
 
 import elsom.core.protocol.dose.DoseSeriesProtocol;
-import elsom.core.protocol.general.Brews;
+import elsom.core.protocol.general.AeratedBrew;
 import elsom.core.protocol.general.DryDownByExposure;
 import elsom.core.protocol.general.FreePlan;
 import elsom.core.protocol.general.TastingPanel;
@@ -32,7 +32,7 @@ public final class Protocols {
             SodiumCourse.protocol(),
             LimingTitration.protocol(),
             Cuttings.protocol(),
-            Brews.protocol(),
+            AeratedBrew.protocol(),
             TastingPanel.protocol(),
             FreePlan.protocol());
 

@@ -2,8 +2,8 @@ package elsom.core.results;
 
 import elsom.core.claim.Checked;
 import elsom.core.claim.Claim;
+import elsom.core.claim.ClaimedGroup;
 import elsom.core.claim.Order;
-import elsom.core.claim.Sample;
 import elsom.core.figure.Figure;
 import elsom.core.figure.FigureKind;
 import elsom.core.stats.Group;
@@ -38,8 +38,8 @@ public final class TrialClaim {
         if (order.isPresent()) {
             return order.get().check(samples(record, findings, kind));
         }
-        Optional<Sample> first = sample(record, findings, kind, treatment);
-        Optional<Sample> other = sample(record, findings, kind, comparator);
+        Optional<ClaimedGroup> first = sample(record, findings, kind, treatment);
+        Optional<ClaimedGroup> other = sample(record, findings, kind, comparator);
         if (first.isEmpty() || other.isEmpty()) {
             return new Checked(
                     Checked.Outcome.NOT_TESTABLE,
@@ -58,8 +58,8 @@ public final class TrialClaim {
     }
 
     /** Treatments by their names and by their letters. */
-    private static Map<String, Sample> samples(TrialRecord record, Findings findings, FigureKind kind) {
-        Map<String, Sample> samples = new LinkedHashMap<>();
+    private static Map<String, ClaimedGroup> samples(TrialRecord record, Findings findings, FigureKind kind) {
+        Map<String, ClaimedGroup> samples = new LinkedHashMap<>();
         record.treatments()
                 .forEach(treatment -> sample(record, findings, kind, treatment.number())
                         .ifPresent(sample -> {
@@ -69,7 +69,8 @@ public final class TrialClaim {
         return samples;
     }
 
-    private static Optional<Sample> sample(TrialRecord record, Findings findings, FigureKind kind, int treatment) {
+    private static Optional<ClaimedGroup> sample(
+            TrialRecord record, Findings findings, FigureKind kind, int treatment) {
         List<Double> values = findings.units().stream()
                 .filter(unit -> unit.unit().treatment() == treatment)
                 .flatMap(unit -> unit.figure(kind).stream())
@@ -80,7 +81,9 @@ public final class TrialClaim {
         }
         String name = record.treatment(treatment).name();
         return Optional.of(
-                values.size() == 1 ? new Sample.Bare(values.get(0)) : new Sample.Measured(new Group(name, values)));
+                values.size() == 1
+                        ? new ClaimedGroup.Bare(values.get(0))
+                        : new ClaimedGroup.Measured(new Group(name, values)));
     }
 
     /** Mean opening of a treatment's containers in cm². */

@@ -80,7 +80,7 @@ final class Acidity {
 
     private static SumAnswer lime(SumValues values, double gramsALitre, double rise) {
         double all = gramsALitre * values.quantity("volume") / 1000;
-        return SumAnswer.of("Lime: " + Words.number(gramsALitre) + " g/L, " + Words.grams(all) + " for all.")
+        return SumAnswer.of("Lime: " + Amounts.number(gramsALitre) + " g/L, " + Amounts.grams(all) + " for all.")
                 .step(line(values, rise))
                 .mind(
                         "Buffering is no straight line: a titration in jars of several amounts tells it better, and a trial"
@@ -92,7 +92,8 @@ final class Acidity {
 
     private static SumAnswer sulfur(SumValues values, double gramsALitre, double rise) {
         double all = gramsALitre * values.quantity("volume") / 1000;
-        return SumAnswer.of("Sulfur: about " + Words.number(gramsALitre) + " g/L, " + Words.grams(all) + " for all.")
+        return SumAnswer.of(
+                        "Sulfur: about " + Amounts.number(gramsALitre) + " g/L, " + Amounts.grams(all) + " for all.")
                 .step(line(values, rise))
                 .step("divided by 3.12: what 1 g of sulfur makes of acid undoes 3.12 g of lime")
                 .mind(
@@ -104,7 +105,7 @@ final class Acidity {
     }
 
     private static String line(SumValues values, double rise) {
-        return Words.number(values.quantity("dose")) + " g/L raised pH by " + Decimals.fixed(rise, 1) + "; wanted is "
+        return Amounts.number(values.quantity("dose")) + " g/L raised pH by " + Decimals.fixed(rise, 1) + "; wanted is "
                 + Decimals.fixed(values.quantity("target") - values.quantity("bare"), 1);
     }
 }

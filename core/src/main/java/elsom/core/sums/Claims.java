@@ -2,8 +2,8 @@ package elsom.core.sums;
 
 import elsom.core.claim.Checked;
 import elsom.core.claim.Claim;
+import elsom.core.claim.ClaimedGroup;
 import elsom.core.claim.Order;
-import elsom.core.claim.Sample;
 import elsom.core.quantity.UnitOfMeasure;
 import java.util.List;
 import java.util.Map;
@@ -37,8 +37,8 @@ final class Claims {
                     if (order.isPresent()) {
                         return ordered(order.get(), values);
                     }
-                    Optional<Sample> first = Sample.read(values.text("first"));
-                    Optional<Sample> other = Sample.read(values.text("other"));
+                    Optional<ClaimedGroup> first = ClaimedGroup.read(values.text("first"));
+                    Optional<ClaimedGroup> other = ClaimedGroup.read(values.text("other"));
                     if (first.isEmpty()) {
                         values.refuse("first", ACCEPTED);
                     }
@@ -63,7 +63,7 @@ final class Claims {
 
     /** "kelp > nettle > none", with numbers of each in the first field. */
     private static Optional<SumAnswer> ordered(Order order, SumValues values) {
-        Optional<Map<String, Sample>> samples = Order.samples(values.text("first") + ";" + values.text("other"));
+        Optional<Map<String, ClaimedGroup>> samples = Order.samples(values.text("first") + ";" + values.text("other"));
         if (samples.isEmpty()) {
             values.refuse(
                     "first",

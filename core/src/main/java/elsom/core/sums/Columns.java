@@ -34,18 +34,18 @@ final class Columns {
                     if (gravel >= depth) {
                         values.refuse(
                                 "gravel",
-                                "That leaves no room for the medium. Accepted: less than " + Words.number(depth)
+                                "That leaves no room for the medium. Accepted: less than " + Amounts.number(depth)
                                         + " cm");
                         return Optional.empty();
                     }
                     RetentionCurve medium = TypicalMedium.of(values.quantity("texture") / 100);
                     DrainedPot pot = DrainedPot.of(
                             Container.straightRound("pot", depth, values.quantity("width")), medium, gravel);
-                    return Optional.of(SumAnswer.of("It holds " + Words.ml(pot.waterMl()) + ", "
+                    return Optional.of(SumAnswer.of("It holds " + Amounts.ml(pot.waterMl()) + ", "
                                     + Decimals.percent(pot.water(), 0) + " % of the medium; roots drown below "
                                     + Decimals.fixed(pot.wetFootCm(), 1) + " cm.")
                             .line("Air in the medium", Decimals.percent(pot.air(medium), 0) + " %")
-                            .line("Room for medium", Words.ml(pot.mediumMl()))
+                            .line("Room for medium", Amounts.ml(pot.mediumMl()))
                             .step("θ from "
                                     + Decimals.percent(pot.levels().get(0).water(), 0) + " % at its foot to "
                                     + Decimals.percent(
@@ -108,7 +108,7 @@ final class Columns {
         }
         RetentionCurve medium = fit.asOptional().orElseThrow();
         SumAnswer answer = SumAnswer.of("Pores begin to empty at a suction of about "
-                        + Words.number(1 / medium.alphaPerCm()) + " cm: a pot of 10 cm holds "
+                        + Amounts.number(1 / medium.alphaPerCm()) + " cm: a pot of 10 cm holds "
                         + Decimals.percent(FittedMedium.water(medium, 10), 0) + " %.")
                 .step("shallow " + Decimals.percent(shallow.get().water(), 1) + " %, deep "
                         + Decimals.percent(deep.get().water(), 1) + " % of the medium's volume held")
@@ -134,7 +134,7 @@ final class Columns {
             values.refuse(
                     which + "_wet",
                     "Drained less dry must be some water, and less than the medium's volume. Accepted: "
-                            + Words.grams(values.quantity(which + "_dry") + values.quantity(which + "_volume") / 2));
+                            + Amounts.grams(values.quantity(which + "_dry") + values.quantity(which + "_volume") / 2));
             return Optional.empty();
         }
         return Optional.of(new FittedMedium.Held(values.quantity(which), water));

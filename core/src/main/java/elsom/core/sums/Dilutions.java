@@ -38,14 +38,14 @@ final class Dilutions {
                     double share = wanted / stock;
                     return Optional.of(poured(share, volume)
                             .step(Decimals.upTo(wanted, 4) + " % / " + Decimals.upTo(stock, 4) + " % · "
-                                    + Words.ml(volume) + " = " + Words.ml(share * volume) + " of stock"));
+                                    + Amounts.ml(volume) + " = " + Amounts.ml(share * volume) + " of stock"));
                 });
     }
 
     private static SumAnswer poured(double share, double volumeMl) {
         double stock = share * volumeMl;
-        return SumAnswer.of(Words.ml(stock) + " of stock and " + Words.ml(volumeMl - stock) + " of water.")
-                .line("In all", Words.ml(volumeMl))
+        return SumAnswer.of(Amounts.ml(stock) + " of stock and " + Amounts.ml(volumeMl - stock) + " of water.")
+                .line("In all", Amounts.ml(volumeMl))
                 .line("Stock's share", Decimals.upTo(100 * share, 4) + " %")
                 .mind("Water first, then the stock; acids and lyes into water, never the other way round. The label's"
                         + " rate and its cautions come before this sum.")
@@ -132,11 +132,11 @@ final class Dilutions {
                     // Each step also gives away what the next is made from, so more of it is made.
                     double made = volume * factor / (factor - 1);
                     double over = made / factor;
-                    SumAnswer answer = SumAnswer.of("For each step " + Words.ml(over) + " of the one before and "
-                                    + Words.ml(made - over) + " of water: " + Words.ml(volume)
+                    SumAnswer answer = SumAnswer.of("For each step " + Amounts.ml(over) + " of the one before and "
+                                    + Amounts.ml(made - over) + " of water: " + Amounts.ml(volume)
                                     + " stay when the next is taken off.")
-                            .step("made each time: " + Words.ml(volume) + " · " + Decimals.upTo(factor, 3) + " / ("
-                                    + Decimals.upTo(factor, 3) + " − 1) = " + Words.ml(made))
+                            .step("made each time: " + Amounts.ml(volume) + " · " + Decimals.upTo(factor, 3) + " / ("
+                                    + Decimals.upTo(factor, 3) + " − 1) = " + Amounts.ml(made))
                             .mind("Stir each step well, use a clean measure, and mark every jar before it is filled.")
                             .number("over_ml", over)
                             .number("made_ml", made);

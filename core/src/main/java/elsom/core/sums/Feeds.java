@@ -55,12 +55,12 @@ final class Feeds {
         double litres = values.quantity("volume") / 1000;
         double p = gramsPerLitre * PPM_OF_PERCENT_A_GRAM * values.quantity("p") * P_OF_OXIDE;
         double k = gramsPerLitre * PPM_OF_PERCENT_A_GRAM * values.quantity("k") * K_OF_OXIDE;
-        SumAnswer answer = SumAnswer.of(Words.grams(gramsPerLitre * litres) + " of feed in "
-                        + Words.ml(values.quantity("volume")) + ": " + Words.number(gramsPerLitre) + " g/L.")
-                .line("Phosphorus with it", Words.number(p) + " mg P/L")
-                .line("Potassium with it", Words.number(k) + " mg K/L")
-                .step(Words.number(wanted) + " mg/L ÷ (10 · " + Decimals.upTo(n, 4) + ") = "
-                        + Words.number(gramsPerLitre) + " g/L")
+        SumAnswer answer = SumAnswer.of(Amounts.grams(gramsPerLitre * litres) + " of feed in "
+                        + Amounts.ml(values.quantity("volume")) + ": " + Amounts.number(gramsPerLitre) + " g/L.")
+                .line("Phosphorus with it", Amounts.number(p) + " mg P/L")
+                .line("Potassium with it", Amounts.number(k) + " mg K/L")
+                .step(Amounts.number(wanted) + " mg/L ÷ (10 · " + Decimals.upTo(n, 4) + ") = "
+                        + Amounts.number(gramsPerLitre) + " g/L")
                 .mind(
                         "A label gives phosphorus and potassium as oxides, not as elements. The label's rate comes first.")
                 .number("g_per_l", gramsPerLitre)
@@ -70,20 +70,20 @@ final class Feeds {
         OptionalDouble other = values.optional("other");
         if (other.isPresent()) {
             double same = wanted / (PPM_OF_PERCENT_A_GRAM * other.getAsDouble());
-            answer = answer.line("Same nitrogen from the other", Words.number(same) + " g/L")
+            answer = answer.line("Same nitrogen from the other", Amounts.number(same) + " g/L")
                     .line(
                             "Same spoon of the other",
-                            Words.number(gramsPerLitre * PPM_OF_PERCENT_A_GRAM * other.getAsDouble()) + " mg N/L")
+                            Amounts.number(gramsPerLitre * PPM_OF_PERCENT_A_GRAM * other.getAsDouble()) + " mg N/L")
                     .number("other_g_per_l", same)
                     .number("same_spoon_mg_n_per_l", gramsPerLitre * PPM_OF_PERCENT_A_GRAM * other.getAsDouble());
         }
         OptionalDouble label = values.optional("label");
         if (label.isPresent() && label.getAsDouble() > 0) {
             double byLabel = label.getAsDouble() * PPM_OF_PERCENT_A_GRAM * n;
-            answer = answer.line("At the label's rate", Words.number(byLabel) + " mg N/L")
+            answer = answer.line("At the label's rate", Amounts.number(byLabel) + " mg N/L")
                     .number("label_mg_n_per_l", byLabel);
             if (gramsPerLitre > label.getAsDouble()) {
-                answer = answer.mind("This is above the label's rate of " + Words.number(label.getAsDouble())
+                answer = answer.mind("This is above the label's rate of " + Amounts.number(label.getAsDouble())
                         + " g/L: never go above it.");
             }
         }
@@ -124,11 +124,11 @@ final class Feeds {
                                 default -> 1;
                             };
                     boolean converted = !values.text("basis").equals("container");
-                    SumAnswer answer = SumAnswer.of(Words.grams(each) + " a container, "
-                                    + Words.grams(each * values.quantity("containers")) + " for all.")
-                            .line("By medium", Words.number(1000 * each / values.quantity("filled")) + " g/L")
-                            .line("By area", Words.number(CM2_A_M2 * each / values.quantity("top")) + " g/m²")
-                            .step(Words.number(amount) + " g · share of a container = " + Words.grams(each))
+                    SumAnswer answer = SumAnswer.of(Amounts.grams(each) + " a container, "
+                                    + Amounts.grams(each * values.quantity("containers")) + " for all.")
+                            .line("By medium", Amounts.number(1000 * each / values.quantity("filled")) + " g/L")
+                            .line("By area", Amounts.number(CM2_A_M2 * each / values.quantity("top")) + " g/m²")
+                            .step(Amounts.number(amount) + " g · share of a container = " + Amounts.grams(each))
                             .number("g_per_container", each)
                             .number("g_per_litre_medium", 1000 * each / values.quantity("filled"))
                             .number("g_per_m2", CM2_A_M2 * each / values.quantity("top"))
@@ -159,14 +159,15 @@ final class Feeds {
                     double stations = values.quantity("rows") * values.quantity("stations");
                     double area = stations * values.quantity("between") * values.quantity("within") / CM2_A_M2;
                     double plants = stations * values.quantity("each");
-                    return Optional.of(SumAnswer.of(Words.number(plants) + " plants on " + Words.number(area) + " m²: "
-                                    + Words.grams(area * values.quantity("rate")) + " of product a plot.")
+                    return Optional.of(SumAnswer.of(Amounts.number(plants) + " plants on " + Amounts.number(area)
+                                    + " m²: " + Amounts.grams(area * values.quantity("rate")) + " of product a plot.")
                             .line(
                                     "Stand",
-                                    Words.number(plants / area) + " plants/m², " + Words.number(10_000 * plants / area)
-                                            + " a hectare")
-                            .step(Words.number(stations) + " stations · " + Words.number(values.quantity("between"))
-                                    + " cm · " + Words.number(values.quantity("within")) + " cm = " + Words.number(area)
+                                    Amounts.number(plants / area) + " plants/m², "
+                                            + Amounts.number(10_000 * plants / area) + " a hectare")
+                            .step(Amounts.number(stations) + " stations · " + Amounts.number(values.quantity("between"))
+                                    + " cm · " + Amounts.number(values.quantity("within")) + " cm = "
+                                    + Amounts.number(area)
                                     + " m²")
                             .number("plants", plants)
                             .number("area_m2", area)
@@ -193,10 +194,10 @@ final class Feeds {
                                     * (1 + values.quantity("spare") / 100)
                             - 1e-9);
                     double grams = seeds * values.quantity("mass") / 1000;
-                    return Optional.of(SumAnswer.of(Words.number(seeds) + " seeds, " + Words.grams(grams) + ".")
-                            .step(Words.number(values.quantity("plants")) + " ÷ "
-                                    + Words.number(values.quantity("germination")) + " % · (1 + "
-                                    + Words.number(values.quantity("spare")) + " %) = " + Words.number(seeds))
+                    return Optional.of(SumAnswer.of(Amounts.number(seeds) + " seeds, " + Amounts.grams(grams) + ".")
+                            .step(Amounts.number(values.quantity("plants")) + " ÷ "
+                                    + Amounts.number(values.quantity("germination")) + " % · (1 + "
+                                    + Amounts.number(values.quantity("spare")) + " %) = " + Amounts.number(seeds))
                             .number("seeds", seeds)
                             .number("grams", grams));
                 });

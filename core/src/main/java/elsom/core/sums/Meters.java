@@ -55,7 +55,7 @@ final class Meters {
         double worst = acid;
         SumAnswer answer = SumAnswer.of("")
                 .line("Slope from 4.01 to 7.00", Decimals.fixed(acid, 1) + " %")
-                .line("Zero point", Words.number(values.quantity("middle")) + " mV at pH 7")
+                .line("Zero point", Amounts.number(values.quantity("middle")) + " mV at pH 7")
                 .number("slope_percent", acid)
                 .number("zero_mv", values.quantity("middle"));
         if (third.isPresent()) {
@@ -73,7 +73,7 @@ final class Meters {
                                 + (zero ? "its slope is off" : "its zero point is off by more than 30 mV")
                                 + ". Clean the electrode, take fresh buffers, calibrate again.";
         return Optional.of(new SumAnswer(verdict, answer.lines(), List.of(), List.of(), answer.numbers())
-                .step("(" + Words.number(values.quantity("acid")) + " − " + Words.number(values.quantity("middle"))
+                .step("(" + Amounts.number(values.quantity("acid")) + " − " + Amounts.number(values.quantity("middle"))
                         + ") mV / 2.99 pH ÷ " + Decimals.fixed(ideal, 2) + " mV = " + Decimals.fixed(acid, 1) + " %")
                 .mind("Buffers are used once. Between 95 and 103 % is good, from 90 % fair."));
     }
@@ -117,7 +117,7 @@ final class Meters {
         SumAnswer answer = SumAnswer.of(verdict)
                 .line("Slope from 4.01 to 7.00", Decimals.fixed(100 * acid, 1) + " %")
                 .line("Off at 7.00 by", Decimals.fixed(off, 2))
-                .step("(" + Words.number(middle) + " − " + Words.number(values.quantity("acid")) + ") ÷ 2.99 = "
+                .step("(" + Amounts.number(middle) + " − " + Amounts.number(values.quantity("acid")) + ") ÷ 2.99 = "
                         + Decimals.fixed(100 * acid, 1) + " %")
                 .mind(
                         "Buffers are used once, at the temperature of the sample. Between 95 and 103 % is good, from 90 % fair.")
@@ -155,14 +155,14 @@ final class Meters {
                         values.refuse(
                                 "after",
                                 "It is heavier than before, so nothing was lost. Accepted: less than "
-                                        + Words.grams(values.quantity("before")));
+                                        + Amounts.grams(values.quantity("before")));
                         return Optional.empty();
                     }
                     double aDay = 24 * lost / values.quantity("time");
                     SumAnswer answer = SumAnswer.of(
-                                    Words.number(lost) + " mL lost, " + Words.number(aDay) + " mL a day.")
-                            .step(Words.number(values.quantity("before")) + " − "
-                                    + Words.number(values.quantity("after")) + " = " + Words.number(lost) + " g")
+                                    Amounts.number(lost) + " mL lost, " + Amounts.number(aDay) + " mL a day.")
+                            .step(Amounts.number(values.quantity("before")) + " − "
+                                    + Amounts.number(values.quantity("after")) + " = " + Amounts.number(lost) + " g")
                             .number("lost_ml", lost)
                             .number("ml_per_day", aDay);
                     OptionalDouble dry = values.optional("dry");
@@ -229,16 +229,16 @@ final class Meters {
             double amount = other.stored().value() * (toMass ? density.getAsDouble() : 1 / density.getAsDouble());
             Quantity base = new Quantity(amount, toMass ? UnitOfMeasure.GRAM : UnitOfMeasure.MILLILITRE);
             return Optional.of(answer(other.typed(), base.in(wanted), wanted)
-                    .step(Words.number(other.stored().value()) + (toMass ? " mL · " : " g ÷ ")
-                            + Words.number(density.getAsDouble()) + " g/mL"));
+                    .step(Amounts.number(other.stored().value()) + (toMass ? " mL · " : " g ÷ ")
+                            + Amounts.number(density.getAsDouble()) + " g/mL"));
         }
         values.refuse("amount", ((Typed.Refused) same).message());
         return Optional.empty();
     }
 
     private static SumAnswer answer(Quantity typed, Quantity found, UnitOfMeasure wanted) {
-        return SumAnswer.of(Words.number(typed.value()) + " " + typed.unit().symbol() + " is "
-                        + Words.number(found.value()) + " " + wanted.symbol() + ".")
+        return SumAnswer.of(Amounts.number(typed.value()) + " " + typed.unit().symbol() + " is "
+                        + Amounts.number(found.value()) + " " + wanted.symbol() + ".")
                 .number("value", found.value());
     }
 }

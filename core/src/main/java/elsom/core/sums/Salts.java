@@ -55,16 +55,16 @@ final class Salts {
                     double at25 = values.text("corrected").equals("yes")
                             ? ec
                             : Conductivity.at25(ec, values.quantity("temperature"));
-                    SumAnswer answer = SumAnswer.of(Words.number(at25) + " mS/cm at 25 °C.")
-                            .line("In µS/cm", Words.number(1000 * at25))
-                            .step(Words.number(ec) + " mS/cm ÷ (1 + 0.0191 · ("
+                    SumAnswer answer = SumAnswer.of(Amounts.number(at25) + " mS/cm at 25 °C.")
+                            .line("In µS/cm", Amounts.number(1000 * at25))
+                            .step(Amounts.number(ec) + " mS/cm ÷ (1 + 0.0191 · ("
                                     + Decimals.upTo(values.quantity("temperature"), 1)
                                     + " − 25)) when the meter does not"
                                     + " correct")
                             .mind("Write mS/cm: ppm of EC means three things, and which one is the meter's own affair.")
                             .number("ec25", at25);
                     for (double factor : PPM_FACTORS) {
-                        answer = answer.line("In ppm by " + Decimals.upTo(factor, 0), Words.number(factor * at25))
+                        answer = answer.line("In ppm by " + Decimals.upTo(factor, 0), Amounts.number(factor * at25))
                                 .number("ppm_" + Decimals.upTo(factor, 0), factor * at25);
                     }
                     return Optional.of(answer);
@@ -98,18 +98,18 @@ final class Salts {
                     Extract to = Extract.called(values.text("to")).orElseThrow();
                     double ec = values.quantity("ec");
                     double there = from.to(to, ec);
-                    SumAnswer answer = SumAnswer.of("About " + Words.number(there) + " mS/cm as " + to.label() + ": "
+                    SumAnswer answer = SumAnswer.of("About " + Amounts.number(there) + " mS/cm as " + to.label() + ": "
                                     + from.classOf(ec) + ".")
                             .step("class limits of " + from.label() + ": "
-                                    + from.edges().stream().map(Words::number).collect(Collectors.joining(", "))
+                                    + from.edges().stream().map(Amounts::number).collect(Collectors.joining(", "))
                                     + "; of " + to.label() + ": "
-                                    + to.edges().stream().map(Words::number).collect(Collectors.joining(", ")))
+                                    + to.edges().stream().map(Amounts::number).collect(Collectors.joining(", ")))
                             .mind(
                                     "Approximate: extracts of different kinds are never pooled. Measure again in the kind the"
                                             + " table is for before much depends on it.")
                             .number("ec", there);
                     for (Extract each : Extract.values()) {
-                        answer = answer.line("As " + each.label(), Words.number(from.to(each, ec)) + " mS/cm");
+                        answer = answer.line("As " + each.label(), Amounts.number(from.to(each, ec)) + " mS/cm");
                     }
                     return Optional.of(answer);
                 });
@@ -136,14 +136,14 @@ final class Salts {
                     }
                     double sar = ratio.asOptional().get();
                     double esp = Sodium.exchangeablePercent(sar);
-                    return Optional.of(SumAnswer.of("The sodium ratio (SAR) is " + Words.number(sar)
+                    return Optional.of(SumAnswer.of("The sodium ratio (SAR) is " + Amounts.number(sar)
                                     + "; soil at rest with it has about " + Decimals.fixed(esp, 1)
                                     + " % exchangeable sodium.")
-                            .line("Sodium", Words.number(na) + " meq/L")
-                            .line("Calcium", Words.number(ca) + " meq/L")
-                            .line("Magnesium", Words.number(mg) + " meq/L")
-                            .step(Words.number(na) + " / √((" + Words.number(ca) + " + " + Words.number(mg)
-                                    + ") / 2) = " + Words.number(sar))
+                            .line("Sodium", Amounts.number(na) + " meq/L")
+                            .line("Calcium", Amounts.number(ca) + " meq/L")
+                            .line("Magnesium", Amounts.number(mg) + " meq/L")
+                            .step(Amounts.number(na) + " / √((" + Amounts.number(ca) + " + " + Amounts.number(mg)
+                                    + ") / 2) = " + Amounts.number(sar))
                             .mind("From about 15 % on many soils seal and crust: a soil laboratory measures it.")
                             .number("sar", sar)
                             .number("esp", esp));
@@ -175,11 +175,12 @@ final class Salts {
                     }
                     WaterBlend blend = found.asOptional().get();
                     SumAnswer answer = SumAnswer.of("At most " + Decimals.percent(blend.shareB(), 1)
-                                    + " % of water B and the rest of water A: " + Words.number(blend.ec()) + " mS/cm.")
-                            .step("(" + Words.number(values.quantity("limit")) + " − "
-                                    + Words.number(values.quantity("a"))
-                                    + ") / (" + Words.number(values.quantity("b")) + " − "
-                                    + Words.number(values.quantity("a")) + ")")
+                                    + " % of water B and the rest of water A: " + Amounts.number(blend.ec())
+                                    + " mS/cm.")
+                            .step("(" + Amounts.number(values.quantity("limit")) + " − "
+                                    + Amounts.number(values.quantity("a"))
+                                    + ") / (" + Amounts.number(values.quantity("b")) + " − "
+                                    + Amounts.number(values.quantity("a")) + ")")
                             .mind(
                                     "Sodium, chloride and boron can harm below any limit of EC: a laboratory measures them.")
                             .number("share_b", blend.shareB())

@@ -24,13 +24,13 @@ public final class Sums {
             Meters.conversion(),
             Columns.column(),
             Columns.twoHeights(),
-            Money.returns(),
-            Money.potCost(),
-            Money.change(),
-            Money.sureReturn(),
+            MoneySums.returns(),
+            MoneySums.potCost(),
+            MoneySums.change(),
+            MoneySums.sureReturn(),
             Claims.check(),
-            Tasting.triangle(),
-            Tasting.preference());
+            TastingSums.triangle(),
+            TastingSums.preference());
 
     private Sums() {}
 

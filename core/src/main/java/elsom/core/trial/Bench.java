@@ -73,7 +73,7 @@ public record Bench(
         return lightMap.at((at.column() - 0.5) / columns, (at.row() - 0.5) / rows);
     }
 
-    /** Places for guard units, none on a bench without them. */
+    /** PlaceOrder for guard units, none on a bench without them. */
     public Stream<BenchPosition> guards() {
         return guarded ? places().filter(this::rim) : Stream.empty();
     }

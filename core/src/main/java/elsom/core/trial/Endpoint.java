@@ -66,7 +66,7 @@ public record Endpoint(
 
     /** Whether something can be worked out from its values. */
     public boolean measured() {
-        return counting.form != Form.WORDS;
+        return counting.form != ReadingForm.WORDS;
     }
 
     /** Whether somebody reads it: neither a sensor's series nor a formula gives it. */
@@ -168,7 +168,7 @@ public record Endpoint(
 
     /** Whether symptoms may stand beside its score, as in "7 cupped, twisted". */
     public boolean takesSymptoms() {
-        return code.equals(EndpointCode.INJURY) && counting.form == Form.NUMBER && byHand() && size == 1;
+        return code.equals(EndpointCode.INJURY) && counting.form == ReadingForm.NUMBER && byHand() && size == 1;
     }
 
     /** Whether only whole numbers can be: counted things without decimals. */

@@ -6,7 +6,7 @@ import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Pots;
 import elsom.core.plan.Treatments;
-import elsom.core.protocol.general.Brews;
+import elsom.core.protocol.general.AeratedBrew;
 import elsom.core.trial.Container;
 import elsom.core.trial.ControlKind;
 import elsom.core.trial.TrialId;
@@ -17,12 +17,12 @@ import java.util.List;
 import java.util.Objects;
 import org.junit.jupiter.api.Test;
 
-/** Brews become treatments of a growth trial. */
+/** AeratedBrew become treatments of a growth trial. */
 class DrenchTest {
     private static final Instant NOW = Instant.parse("2026-05-03T20:00:00Z");
 
     private static TrialRecord brews() {
-        Plan begun = Brews.protocol()
+        Plan begun = AeratedBrew.protocol()
                 .begin("Which brew?", ZoneOffset.UTC, NOW, Pots.of(Container.straightRound("Bucket", 25, 25)), 1);
         return begun.with(
                         Treatments.listed(List.of(

@@ -7,7 +7,7 @@ import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Pots;
 import elsom.core.plan.Recurring;
 import elsom.core.plan.Treatments;
-import elsom.core.protocol.general.Brews;
+import elsom.core.protocol.general.AeratedBrew;
 import elsom.core.trial.Container;
 import elsom.core.trial.ControlKind;
 import java.time.Duration;
@@ -20,7 +20,7 @@ class RefeedingTest {
     private static final Instant END = Instant.parse("2026-05-03T20:00:00Z");
 
     private static Plan plan() {
-        Plan begun = Brews.protocol()
+        Plan begun = AeratedBrew.protocol()
                 .begin(
                         "Which?",
                         ZoneOffset.UTC,

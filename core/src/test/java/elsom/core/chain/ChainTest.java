@@ -8,8 +8,8 @@ import elsom.core.audit.Grade;
 import elsom.core.plan.APlan;
 import elsom.core.plan.FollowUp;
 import elsom.core.plan.Measured;
-import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
+import elsom.core.plan.PlanOrigin;
 import elsom.core.protocol.Protocols;
 import elsom.core.results.Evidence;
 import elsom.core.results.Verdict;
@@ -34,7 +34,7 @@ class ChainTest {
                 .plan();
         plan = plan.with(plan.schedule().startingTogether(APlan.START.plus(Duration.ofDays(days))));
         if (number > 1) {
-            plan = plan.from(new Origin(number - 1, plan.question(), "again", List.of(), why));
+            plan = plan.from(new PlanOrigin(number - 1, plan.question(), "again", List.of(), why));
         }
         TrialRecord record = Measured.started(plan)
                 .read("fresh-mass", 1, scattered(none))

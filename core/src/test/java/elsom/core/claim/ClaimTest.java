@@ -13,8 +13,8 @@ class ClaimTest {
     private static Checked checked(String claim, String first, String other) {
         return Checked.of(
                 Claim.read(claim),
-                Sample.read(first).orElseThrow(),
-                Sample.read(other).orElseThrow());
+                ClaimedGroup.read(first).orElseThrow(),
+                ClaimedGroup.read(other).orElseThrow());
     }
 
     @ParameterizedTest(name = "{0} | {1} | {2} is {3}")
@@ -96,8 +96,8 @@ class ClaimTest {
     /** 30 g from 12 plants beside 24 g from 8: a quarter more a tray, and a sixth less a plant. */
     @Test
     void unlikeSpacingIsWorkedOut() {
-        Sample first = Sample.read("30 ± 1 n 8").orElseThrow();
-        Sample other = Sample.read("24 ± 1 n 8").orElseThrow();
+        ClaimedGroup first = ClaimedGroup.read("30 ± 1 n 8").orElseThrow();
+        ClaimedGroup other = ClaimedGroup.read("24 ± 1 n 8").orElseThrow();
         Checked alike = Checked.per(Claim.read("20 % more"), first, 12, other, 8);
         assertThat(alike.outcome()).isEqualTo(Outcome.NOT_SUPPORTED);
         assertThat(alike.percent().orElseThrow()).isCloseTo(-100 / 6.0, within(1e-9));
@@ -138,6 +138,6 @@ class ClaimTest {
             delimiter = '|',
             value = {"about ten", "11 of 10", "5 of 0", "best 9 of 4", "12 ± x n 3"})
     void whatAreNoNumbersIsNotRead(String text) {
-        assertThat(Sample.read(text)).isEmpty();
+        assertThat(ClaimedGroup.read(text)).isEmpty();
     }
 }

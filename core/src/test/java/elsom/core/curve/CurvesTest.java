@@ -7,8 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import elsom.core.chemistry.Titration;
 import elsom.core.seedling.GerminationCourse;
 import elsom.core.seedling.ResidueDecay;
-import elsom.core.water.Column;
 import elsom.core.water.RetentionCurve;
+import elsom.core.water.WaterColumn;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -72,7 +72,7 @@ class CurvesTest {
     void deeperColumnsHoldLessPerLitre() {
         double before = 1;
         for (double depth = 3; depth < 40; depth += 3) {
-            double mean = Column.meanWater(new Column.Layer(0, depth, PEAT), z -> 1);
+            double mean = WaterColumn.meanWater(new WaterColumn.Layer(0, depth, PEAT), z -> 1);
             assertThat(mean).isLessThan(before).isBetween(PEAT.waterAt(depth), PEAT.waterAt(0));
             before = mean;
         }
@@ -81,9 +81,10 @@ class CurvesTest {
     @Test
     void aGravelLayerLeavesLessWaterInTheWholePot() {
         RetentionCurve gravel = new RetentionCurve(0.02, 0.42, 2.5, 3);
-        double onGravel = Column.meanWater(new Column.Layer(3, 13, PEAT), z -> 1);
-        double whole = Column.meanWater(List.of(new Column.Layer(0, 3, gravel), new Column.Layer(3, 13, PEAT)), z -> 1);
-        assertThat(onGravel).isLessThan(Column.meanWater(new Column.Layer(0, 10, PEAT), z -> 1));
+        double onGravel = WaterColumn.meanWater(new WaterColumn.Layer(3, 13, PEAT), z -> 1);
+        double whole = WaterColumn.meanWater(
+                List.of(new WaterColumn.Layer(0, 3, gravel), new WaterColumn.Layer(3, 13, PEAT)), z -> 1);
+        assertThat(onGravel).isLessThan(WaterColumn.meanWater(new WaterColumn.Layer(0, 10, PEAT), z -> 1));
         assertThat(whole).isLessThan(onGravel);
     }
 

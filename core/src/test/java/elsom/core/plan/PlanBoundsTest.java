@@ -76,7 +76,7 @@ class PlanBoundsTest {
                 refused("a refill share", () -> new Rules(WateringSchool.SAME_FOR_ALL, 0, false)),
                 refused("seeds", () -> new Pots(APlan.POT, 0, 0, 10_001, 0, 0.1, 0.1, 0)),
                 refused("settling", () -> new Pots(APlan.POT, 0, 0, 0, 0, 0.7, 0.1, 0)),
-                refused("a unit that goes on", () -> new Origin.Kept(new UnitCode("K34"), 25)));
+                refused("a unit that goes on", () -> new PlanOrigin.Kept(new UnitCode("K34"), 25)));
     }
 
     private static Question question(double matters) {

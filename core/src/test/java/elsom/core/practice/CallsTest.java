@@ -31,7 +31,7 @@ class CallsTest {
                 units.add(new Observed(name + i, arms.size() - 1, 0, 0, 0, 0, new Value.Measured(mean + CHANCE[i])));
             }
         });
-        return found.call(new Told(
+        return found.call(new HeldBeside(
                 new Observations(
                         Design.COMPLETELY_RANDOM,
                         List.of(),

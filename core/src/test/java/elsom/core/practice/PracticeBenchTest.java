@@ -220,7 +220,8 @@ class PracticeBenchTest {
                 }
             }
         }
-        Seen seen = Seen.of(measured.record(), level, level.setting(), level.truth(level.setting(), 4), true);
+        PracticeOutcome seen =
+                PracticeOutcome.of(measured.record(), level, level.setting(), level.truth(level.setting(), 4), true);
         double bowl = seen.rows().get(0).figures().stream()
                 .mapToDouble(d -> d)
                 .average()

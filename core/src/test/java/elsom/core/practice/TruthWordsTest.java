@@ -86,7 +86,7 @@ class TruthWordsTest {
 
     @Test
     void nothingIsSaidOfADifferenceThatNobodyHasReadYet() {
-        assertThat(TruthWords.difference(PERCENT, new Seen(List.of(), Optional.empty())))
+        assertThat(TruthWords.difference(PERCENT, new PracticeOutcome(List.of(), Optional.empty())))
                 .isEmpty();
     }
 }

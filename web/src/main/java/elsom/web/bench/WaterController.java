@@ -1,12 +1,10 @@
 package elsom.web.bench;
 
 import elsom.core.quantity.Decimals;
-import elsom.core.quantity.Typed;
-import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Given;
 import elsom.core.trial.GivenKind;
-import elsom.core.trial.Refill;
+import elsom.core.trial.RefillNeed;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
@@ -21,7 +19,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.OptionalDouble;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -97,42 +94,18 @@ class WaterController {
         return new ModelAndView("redirect:/trials/" + trial + "/water");
     }
 
-    /**
-     * What a unit needs.
-     *
-     * @param millilitres to give it; 0 for none, below 0 when it can't be said
-     */
-    record Need(double millilitres, String text) {}
-
     /** What a unit of a weight is to be given to be as heavy as it shall be. */
     @GetMapping("/need")
     @ResponseBody
-    Need need(
+    RefillNeed need(
             @PathVariable long trial,
             @RequestParam String unit,
             @RequestParam String weight,
             @RequestParam(defaultValue = "") String target,
             ShownMeasures measures) {
         TrialRecord record = trials.snapshot(new TrialId(trial));
-        UnitCode code = BenchController.unit(record, unit);
-        if (!(Typed.parse(weight, UnitOfMeasure.GRAM) instanceof Typed.Understood grams)) {
-            return new Need(-1, ((Typed.Refused) Typed.parse(weight, UnitOfMeasure.GRAM)).message());
-        }
-        OptionalDouble wanted = Typed.parse(target, UnitOfMeasure.GRAM) instanceof Typed.Understood typed
-                ? OptionalDouble.of(typed.stored().value())
-                : Refill.target(record, code);
-        if (wanted.isEmpty()) {
-            return new Need(-1, code + " was never weighed whole: type the weight it is filled up to. Accepted: 640 g");
-        }
-        double ml = Refill.needMl(grams.stored().value(), wanted.getAsDouble());
-        return new Need(
-                ml,
-                measures.told(
-                        ml < 0.5
-                                ? code + " needs none: it weighs "
-                                        + Decimals.upTo(grams.stored().value(), 0) + " of "
-                                        + Decimals.upTo(wanted.getAsDouble(), 0) + " g"
-                                : "Water " + code + " with " + Decimals.upTo(ml, 0) + " mL"));
+        RefillNeed need = RefillNeed.of(record, BenchController.unit(record, unit), weight, target);
+        return new RefillNeed(need.millilitres(), measures.told(need.text()));
     }
 
     /** One unit, from the walk by weight. */

@@ -30,7 +30,7 @@ class BrewChapter implements Chapters {
 
     @Override
     public Optional<Chapter> of(TrialRecord record, Plan plan) {
-        if (!record.trial().protocol().equals(elsom.core.protocol.general.Brews.CODE)) {
+        if (!record.trial().protocol().equals(elsom.core.protocol.general.AeratedBrew.CODE)) {
             return Optional.empty();
         }
         TrialId id = record.trial().id();

@@ -50,7 +50,7 @@ class BrewsController {
 
     private TrialRecord record(long trial) {
         TrialRecord record = trials.snapshot(new TrialId(trial));
-        if (!record.trial().protocol().equals(elsom.core.protocol.general.Brews.CODE)) {
+        if (!record.trial().protocol().equals(elsom.core.protocol.general.AeratedBrew.CODE)) {
             throw new NotFound("This trial has no brews.", "/trials/" + trial, "To the trial");
         }
         return record;

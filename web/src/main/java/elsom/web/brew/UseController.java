@@ -36,7 +36,7 @@ class UseController {
             @RequestParam(defaultValue = "50") int rate,
             @RequestParam UUID token) {
         TrialRecord record = trials.snapshot(new TrialId(trial));
-        if (!record.trial().protocol().equals(elsom.core.protocol.general.Brews.CODE)) {
+        if (!record.trial().protocol().equals(elsom.core.protocol.general.AeratedBrew.CODE)) {
             throw new NotFound("This trial has no brews.", "/trials/" + trial, "To the trial");
         }
         if (treatment.isEmpty()) {

@@ -5,7 +5,6 @@ import elsom.core.column.SideBySide;
 import elsom.core.column.TypicalMedium;
 import elsom.core.material.Lot;
 import elsom.core.material.LotCurve;
-import elsom.core.mix.Property;
 import elsom.core.quantity.Decimals;
 import elsom.core.water.RetentionCurve;
 import elsom.web.kit.Json;
@@ -147,12 +146,7 @@ class ColumnController {
 
     /** Lots that have a curve. */
     private List<String> known() {
-        return lots.all().stream()
-                .filter(lot -> lot.kind().fills()
-                        && lot.value(Property.WATER).isPresent()
-                        && lot.value(Property.AIR).isPresent())
-                .map(Lot::name)
-                .toList();
+        return lots.all().stream().filter(LotCurve::known).map(Lot::name).toList();
     }
 
     @GetMapping("/column")

@@ -4,9 +4,9 @@ import elsom.core.design.LayoutKind;
 import elsom.core.plan.Arrangement;
 import elsom.core.plan.FollowUp;
 import elsom.core.plan.Hours;
-import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanCopy;
+import elsom.core.plan.PlanOrigin;
 import elsom.core.plan.PlannedLook;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Pots;
@@ -195,7 +195,7 @@ class DemoData implements SmartInitializingSingleton {
                 .atZone(zone)
                 .toInstant();
         Plan again = PlanCopy.anew(plans.plan(first), trials.snapshot(first), Set.of(5, 6), 4, start, 4712);
-        Origin origin = Objects.requireNonNull(again.origin());
+        PlanOrigin origin = Objects.requireNonNull(again.origin());
         TrialId id = plans.begin(
                 again.from(origin.told(
                         "Another lot: the next delivery of each; without the compost and the tub", FollowUp.OTHER_LOT)),

@@ -9,8 +9,8 @@ import elsom.core.plan.FactorKind;
 import elsom.core.plan.Hours;
 import elsom.core.plan.LevelsText;
 import elsom.core.plan.Measure;
-import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
+import elsom.core.plan.PlanOrigin;
 import elsom.core.plan.PlannedLook;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Pots;
@@ -408,7 +408,7 @@ final class DemoPlans {
                                         Duration.ofHours(24),
                                         Duration.ofHours(24),
                                         Duration.ofHours(36))));
-        Origin origin = new Origin(
+        PlanOrigin origin = new PlanOrigin(
                 blends.id().value(),
                 blends.question(),
                 "The blends are chosen; next is what to drench them with",

@@ -4,9 +4,9 @@ import elsom.core.audit.Audit;
 import elsom.core.results.Findings;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import elsom.web.fair.FairMark;
-import elsom.web.fair.FairPage;
-import elsom.web.fair.Fairness;
+import elsom.web.audit.FairMark;
+import elsom.web.audit.FairPage;
+import elsom.web.audit.Fairness;
 import elsom.web.kit.ClosedPage;
 import elsom.web.kit.TrialHeader;
 import elsom.web.trial.Trials;
@@ -46,6 +46,6 @@ class FairController {
         Audit audit = fairness.of(record, findings);
         model.addAttribute(
                 "page", FairPage.of(record, FairMark.of(record, findings, audit), audit, show, clock.instant()));
-        return "fair/fair";
+        return "audit/fair";
     }
 }

@@ -8,8 +8,8 @@ import elsom.core.plan.Plan;
 import elsom.core.results.Findings;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import elsom.web.fair.FairMark;
-import elsom.web.fair.Fairness;
+import elsom.web.audit.FairMark;
+import elsom.web.audit.Fairness;
 import elsom.web.kit.Chapters;
 import elsom.web.kit.ClosedPage;
 import elsom.web.kit.TrialHeader;
@@ -91,7 +91,7 @@ class FindingsController {
                 features.stream()
                         .flatMap(feature -> feature.of(record, plan).stream())
                         .toList());
-        model.addAttribute("money", Money.href(record, findings).orElse(null));
+        model.addAttribute("money", MoneyPages.href(record, findings).orElse(null));
         model.addAttribute("amendments", plans.amendments(record.trial().id()));
         model.addAttribute(
                 "page",

@@ -13,9 +13,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class MoneyController {
     private final OpenFindings open;
-    private final Money money;
+    private final MoneyPages money;
 
-    MoneyController(OpenFindings open, Money money) {
+    MoneyController(OpenFindings open, MoneyPages money) {
         this.open = open;
         this.money = money;
     }

@@ -1,7 +1,7 @@
 package elsom.web.kit;
 
 import elsom.core.protocol.Protocols;
-import elsom.core.protocol.general.Brews;
+import elsom.core.protocol.general.AeratedBrew;
 import elsom.core.protocol.general.TastingPanel;
 import elsom.core.trial.TrialRecord;
 import java.time.Instant;
@@ -57,7 +57,7 @@ public record TrialHeader(
         List<StepLink> steps = new ArrayList<>();
         for (Step step : Step.values()) {
             steps.add(link(record, base, step, here));
-            if (step == Step.PLAN && record.trial().protocol().equals(Brews.CODE)) {
+            if (step == Step.PLAN && record.trial().protocol().equals(AeratedBrew.CODE)) {
                 steps.add(new StepLink("Brews", base + "/brews", here == null, ""));
             }
         }

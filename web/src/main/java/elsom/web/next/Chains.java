@@ -7,7 +7,7 @@ import elsom.core.next.Ended;
 import elsom.core.results.Findings;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import elsom.web.fair.Fairness;
+import elsom.web.audit.Fairness;
 import elsom.web.findings.WorkedOut;
 import elsom.web.kit.ClosedPage;
 import elsom.web.kit.TrialHeader;

@@ -7,7 +7,7 @@ import elsom.core.chain.Pooled;
 import elsom.core.chain.Repeat;
 import elsom.core.chain.Stage;
 import elsom.core.next.Proposal;
-import elsom.core.plan.Origin;
+import elsom.core.plan.PlanOrigin;
 import elsom.core.quantity.Decimals;
 import elsom.core.results.Findings;
 import elsom.core.results.Verdict;
@@ -69,7 +69,7 @@ public record NextPage(TrialHeader header, List<StageLine> stages, List<PooledVi
     }
 
     private static StageLine line(TrialRecord record, Stage stage) {
-        Origin origin = stage.plan().origin();
+        PlanOrigin origin = stage.plan().origin();
         String learned = stage.learned()
                 .map(Findings.Answered::verdict)
                 .map(Verdict::sentence)

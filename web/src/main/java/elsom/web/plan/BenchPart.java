@@ -19,7 +19,7 @@ import java.util.Locale;
 import java.util.Set;
 
 /** Where units stand, and how lots are drawn. */
-final class BenchPart implements Part {
+final class BenchPart implements PartOfForm {
     static final String SITES = "sites";
     private static final int MOST_INFLUENCES = 12;
 

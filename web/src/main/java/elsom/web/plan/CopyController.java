@@ -2,9 +2,9 @@ package elsom.web.plan;
 
 import elsom.core.plan.Arrangement;
 import elsom.core.plan.FollowUp;
-import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanCopy;
+import elsom.core.plan.PlanOrigin;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
@@ -157,7 +157,7 @@ class CopyController {
             return plan;
         }
         Plan next = PlanCopy.anew(plan, record, dropped, replicates, start, seed);
-        Origin origin = next.origin();
+        PlanOrigin origin = next.origin();
         return form.text("lot").isEmpty() || origin == null
                 ? next
                 : next.from(origin.told(FollowUp.OTHER_LOT.label() + "; " + origin.change(), FollowUp.OTHER_LOT));

@@ -28,7 +28,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /** When it starts, is looked at, watered and ends. */
-final class DatesPart implements Part {
+final class DatesPart implements PartOfForm {
     static final String LOOKS = "looks";
     static final String STEPS = "steps";
     static final String AWAY = "away";

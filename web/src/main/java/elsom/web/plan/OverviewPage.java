@@ -2,8 +2,8 @@ package elsom.web.plan;
 
 import elsom.core.flag.Flag;
 import elsom.core.plan.Amendment;
-import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
+import elsom.core.plan.PlanOrigin;
 import elsom.core.plan.check.PlanCheck;
 import elsom.core.protocol.Protocol;
 import elsom.core.quantity.Decimals;
@@ -113,7 +113,7 @@ record OverviewPage(
     }
 
     private static String origin(Plan plan) {
-        Origin origin = plan.origin();
+        PlanOrigin origin = plan.origin();
         return origin == null ? "" : "From “" + origin.question() + "”: " + origin.change() + ".";
     }
 

@@ -85,7 +85,7 @@ class PlanController {
                         new NotFound("A plan has no part called “" + name + "”.", "/trials/" + trial, "To the plan"));
     }
 
-    private Part reader(PlanPart part) {
+    private PartOfForm reader(PlanPart part) {
         return switch (part) {
             case QUESTION -> new QuestionPart();
             case TREATMENTS -> new TreatmentsPart(containers.all());
@@ -159,7 +159,7 @@ class PlanController {
                     "Say why, in up to " + Amendment.LONGEST_REASON
                             + " characters: it shows in the findings. Accepted: away that week.");
         }
-        Part reader = reader(part);
+        PartOfForm reader = reader(part);
         Function<Plan, Optional<Plan>> change = plan -> {
             Plan changed = read(reader, form, plan, problems);
             return problems.none() ? Optional.of(changed) : Optional.empty();
@@ -183,7 +183,7 @@ class PlanController {
     }
 
     /** What a rule of the core refuses is a problem of the form, whichever field it came from. */
-    private static Plan read(Part reader, Form form, Plan plan, Problems problems) {
+    private static Plan read(PartOfForm reader, Form form, Plan plan, Problems problems) {
         return problems.tried("form", () -> {
                     Plan changed = reader.read(form, plan, problems);
                     if (problems.none()) {

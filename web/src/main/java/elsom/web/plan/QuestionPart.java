@@ -27,7 +27,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** What is asked, and how it is measured. */
-final class QuestionPart implements Part {
+final class QuestionPart implements PartOfForm {
     static final String ASKED = "asked";
     static final String MEASURES = "measures";
     static final String OWN = "own";

@@ -4,7 +4,7 @@ import elsom.core.plan.Arrangement;
 import elsom.core.plan.Plan;
 
 /** How many units of each treatment. */
-final class SizePart implements Part {
+final class SizePart implements PartOfForm {
     @Override
     public Form of(Plan plan) {
         return new Form.UnitFill()

@@ -29,7 +29,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** What is compared, in what, and what goes into a unit. */
-final class TreatmentsPart implements Part {
+final class TreatmentsPart implements PartOfForm {
     static final String FACTORS = "factors";
     static final String LIST = "list";
     static final String AS_GRID = "grid";

@@ -7,7 +7,7 @@ import elsom.core.practice.Rerun;
 import elsom.core.practice.Trialled;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import elsom.web.fair.Fairness;
+import elsom.web.audit.Fairness;
 import elsom.web.findings.WorkedOut;
 import elsom.web.platform.NotFound;
 import elsom.web.trial.Plans;

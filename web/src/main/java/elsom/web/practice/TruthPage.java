@@ -8,8 +8,8 @@ import elsom.core.practice.Judged;
 import elsom.core.practice.Levels;
 import elsom.core.practice.Planned;
 import elsom.core.practice.PracticeBench;
+import elsom.core.practice.PracticeOutcome;
 import elsom.core.practice.Rerun;
-import elsom.core.practice.Seen;
 import elsom.core.practice.Trialled;
 import elsom.core.practice.TruthWords;
 import elsom.core.protocol.water.WaterHolding;
@@ -92,7 +92,8 @@ record TruthPage(
         Judged judged = practice.judged().orElseThrow();
         Judged.Kind kind = practice.kind().orElseThrow();
         boolean blocks = own.placing() == Trialled.Placing.BLOCKS;
-        Seen seen = Seen.of(record, practice.level(), practice.setting(), practice.truth(), blocks);
+        PracticeOutcome seen =
+                PracticeOutcome.of(record, practice.level(), practice.setting(), practice.truth(), blocks);
         boolean open = judged.brier().isEmpty();
         Brief.Measured measured = practice.level().brief().measured();
         return new TruthPage(
@@ -144,7 +145,7 @@ record TruthPage(
                 TruthWords.percent(tally, tally.wrong()));
     }
 
-    private static Drawn drawn(Practice practice, TrialRecord record, Seen seen) {
+    private static Drawn drawn(Practice practice, TrialRecord record, PracticeOutcome seen) {
         Brief.Measured measured = practice.level().brief().measured();
         boolean water = record.trial().protocol().equals(WaterHolding.CODE);
         String unit = water

@@ -3,7 +3,7 @@ package elsom.web.report;
 import elsom.core.results.Findings;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import elsom.web.fair.FairPage;
+import elsom.web.audit.FairPage;
 import elsom.web.findings.FindingsPage;
 import elsom.web.findings.WorkedOut;
 import elsom.web.kit.ClosedPage;
@@ -53,7 +53,7 @@ class ReportController {
             model.addAttribute("page", closed.get());
             return "kit/closed";
         }
-        Told told = reports.told(record, sent);
+        ReportTold told = reports.told(record, sent);
         model.addAttribute("fair", told.mark());
         model.addAttribute("told", FairPage.of(record, told.mark(), told.audit(), 0, told.now()));
         model.addAttribute("money", told.money().orElse(null));
@@ -70,7 +70,7 @@ class ReportController {
         return ClosedPage.ofFindings(record, clock.instant(), TrialHeader.Step.REPORT);
     }
 
-    private ReportPage page(Told told) {
+    private ReportPage page(ReportTold told) {
         return ReportPage.of(
                 told.record(),
                 told.plan(),
@@ -99,7 +99,7 @@ class ReportController {
         if (closed(record).isPresent()) {
             throw new Refusal("There is nothing to report yet.");
         }
-        Told told = reports.told(record, sent);
+        ReportTold told = reports.told(record, sent);
         return ResponseEntity.ok()
                 .contentType(MARKDOWN)
                 .header(

@@ -9,7 +9,7 @@ import elsom.core.plan.PlanSentence;
 import elsom.core.results.Findings;
 import elsom.core.section.Account;
 import elsom.core.section.Section;
-import elsom.web.findings.Money;
+import elsom.web.findings.MoneyPages;
 import elsom.web.kit.Chapter;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,15 +18,15 @@ import java.util.stream.Stream;
 /** A report as Markdown: what the printed one says, in plain text that any editor keeps. */
 final class ReportMarkdown {
     private final Markdown text = new Markdown();
-    private final Told told;
+    private final ReportTold told;
     private final ReportPage page;
 
-    private ReportMarkdown(Told told, ReportPage page) {
+    private ReportMarkdown(ReportTold told, ReportPage page) {
         this.told = told;
         this.page = page;
     }
 
-    static String of(Told told, ReportPage page) {
+    static String of(ReportTold told, ReportPage page) {
         return new ReportMarkdown(told, page).written();
     }
 
@@ -108,7 +108,7 @@ final class ReportMarkdown {
 
     private void money() {
         if (told.money().isPresent()) {
-            Money.MoneyPage money = told.money().get();
+            MoneyPages.MoneyPage money = told.money().get();
             text.heading("Does it pay?");
             text.table(
                     List.of("Treatment", "Beside", "Net, a unit", "95 % interval", "Extra cost", "Answer"),

@@ -6,9 +6,9 @@ import elsom.core.plan.Plan;
 import elsom.core.results.Findings;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import elsom.web.fair.FairMark;
-import elsom.web.fair.Fairness;
-import elsom.web.findings.Money;
+import elsom.web.audit.FairMark;
+import elsom.web.audit.Fairness;
+import elsom.web.findings.MoneyPages;
 import elsom.web.findings.WorkedOut;
 import elsom.web.kit.Chapters;
 import elsom.web.kit.TrialHeader;
@@ -27,7 +27,7 @@ class Reports {
     private final Plans plans;
     private final WorkedOut workedOut;
     private final Fairness fairness;
-    private final Money money;
+    private final MoneyPages money;
     private final Chains chains;
     private final List<Chapters> features;
     private final Clock clock;
@@ -36,7 +36,7 @@ class Reports {
             Plans plans,
             WorkedOut workedOut,
             Fairness fairness,
-            Money money,
+            MoneyPages money,
             Chains chains,
             List<Chapters> features,
             Clock clock) {
@@ -54,13 +54,13 @@ class Reports {
      *
      * @param sent prices and costs as they were typed; without them nothing is said of money
      */
-    Told told(TrialRecord record, Map<String, String> sent) {
+    ReportTold told(TrialRecord record, Map<String, String> sent) {
         TrialId id = record.trial().id();
         Instant now = clock.instant();
         Findings findings = workedOut.of(record, OptionalInt.empty());
         Audit audit = fairness.of(record, findings);
         Plan plan = plans.plan(id);
-        return new Told(
+        return new ReportTold(
                 record,
                 plan,
                 findings,

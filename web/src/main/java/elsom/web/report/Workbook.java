@@ -45,7 +45,7 @@ final class Workbook {
      *
      * @param told empty while there are no findings to see: then units and readings alone
      */
-    static void write(TrialRecord record, Optional<Told> told, OutputStream out) throws IOException {
+    static void write(TrialRecord record, Optional<ReportTold> told, OutputStream out) throws IOException {
         try (org.dhatim.fastexcel.Workbook book = new org.dhatim.fastexcel.Workbook(out, APPLICATION, FORMAT)) {
             Workbook writing = new Workbook(book, record);
             writing.trial(told);
@@ -54,7 +54,7 @@ final class Workbook {
                 writing.sections(told.get());
                 writing.fair(told.get());
             }
-            writing.units(told.map(Told::findings));
+            writing.units(told.map(ReportTold::findings));
             writing.readings();
         }
     }
@@ -91,7 +91,7 @@ final class Workbook {
         }
     }
 
-    private void trial(Optional<Told> told) {
+    private void trial(Optional<ReportTold> told) {
         Rows rows = new Rows(book, "Trial", "What", "Value");
         rows.add("question", record.trial().question());
         told.ifPresent(all -> rows.add("plan", PlanSentence.of(all.plan())));
@@ -113,7 +113,7 @@ final class Workbook {
         return LocalDateTime.ofInstant(at, record.trial().zone());
     }
 
-    private void answers(Told told) {
+    private void answers(ReportTold told) {
         Rows rows =
                 new Rows(book, "Answers", "Question", "Asked", "Answer", "Sentence", "What would change it", "Capped");
         for (Findings.Answered answered : told.findings().answers()) {
@@ -128,7 +128,7 @@ final class Workbook {
         }
     }
 
-    private void sections(Told told) {
+    private void sections(ReportTold told) {
         SectionSheets.of(told.findings().sections().stream()
                         .map(section -> new SectionSheets.Told(section.account(record), told.benchOf(section)))
                         .filter(one -> !one.account().parts().isEmpty())
@@ -145,7 +145,7 @@ final class Workbook {
         return Double.isFinite(value) ? value : null;
     }
 
-    private void fair(Told told) {
+    private void fair(ReportTold told) {
         Rows rows = new Rows(book, "Fair test", "Weight", "Seen", "Why it matters", "Which way", "Next time", "Units");
         for (Fault fault : told.audit().faults()) {
             rows.add(

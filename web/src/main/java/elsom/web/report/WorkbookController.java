@@ -36,7 +36,7 @@ class WorkbookController {
         TrialRecord record = trials.snapshot(new TrialId(trial));
         boolean closed = ClosedPage.ofFindings(record, clock.instant(), TrialHeader.Step.REPORT)
                 .isPresent();
-        Optional<Told> told = closed ? Optional.empty() : Optional.of(reports.told(record, Map.of()));
+        Optional<ReportTold> told = closed ? Optional.empty() : Optional.of(reports.told(record, Map.of()));
         response.setContentType(XLSX);
         response.setHeader(
                 HttpHeaders.CONTENT_DISPOSITION,

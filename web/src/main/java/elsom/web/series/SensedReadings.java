@@ -3,14 +3,13 @@ package elsom.web.series;
 import elsom.core.plan.Measure;
 import elsom.core.quantity.Decimals;
 import elsom.core.series.Sensed;
+import elsom.core.series.Sensing;
 import elsom.core.series.Stretch;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Instrument;
-import elsom.core.trial.Look;
 import elsom.core.trial.Reading;
-import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.trial.Logbook;
@@ -33,9 +32,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class SensedReadings {
-    /** A change smaller than this is none. */
-    private static final double SAME = 1e-9;
-
     private final Trials trials;
     private final Plans plans;
     private final Logbook logbook;
@@ -102,63 +98,41 @@ class SensedReadings {
             this.now = now;
         }
 
-        /** A unit at every look that takes the endpoint; each stretch begins where the one before ended. */
         void unit(ExperimentalUnit unit, Measure measure, List<SeriesStore.Head> series) {
             Sensed sensed = Objects.requireNonNull(measure.sensed());
-            Optional<SeriesStore.Head> head = series.stream()
+            SeriesStore.Head head = series.stream()
                     .filter(one -> one.key().unit().equals(unit.code().value())
                             && sensed.isOf(one.key().what(), one.key().depthCm()))
-                    .findFirst();
-            Instant from = record.trial().start();
-            for (Look look : record.looks()) {
-                Instant to = look.plannedAt(record.trial().start());
-                if (look.endpoints().contains(measure.endpoint().code()) && to.isAfter(from)) {
-                    boolean over = !to.isAfter(now) && record.expected(unit.code(), look.number());
-                    OptionalDouble figure =
-                            over && head.isPresent() ? figure(sensed, head.get(), from, to) : OptionalDouble.empty();
-                    enter(
-                            new ReadingRef(
-                                    unit.code(),
-                                    look.number(),
-                                    measure.endpoint().code()),
-                            measure.endpoint(),
-                            figure,
-                            to);
-                    from = to;
-                }
+                    .findFirst()
+                    .orElse(null);
+            Sensing.Span span = head == null ? null : new Sensing.Span(head.first(), head.last());
+            for (Sensing sensing : Sensing.of(record, unit, measure.endpoint(), span, now)) {
+                OptionalDouble figure =
+                        head != null && sensing.told() ? figure(sensed, head.id(), sensing) : OptionalDouble.empty();
+                enter(sensing, measure.endpoint(), figure);
             }
         }
 
-        private OptionalDouble figure(Sensed sensed, SeriesStore.Head series, Instant from, Instant to) {
-            // A file that ends before the look has not told all of the stretch yet.
-            if (series.last().isBefore(to.minus(Stretch.LONGEST_SILENCE))
-                    || series.first().isAfter(to)) {
-                return OptionalDouble.empty();
-            }
-            Stretch stretch = new Stretch(from, to, sensed.limit());
-            store.course(series.id(), from, to).each(stretch::add);
+        private OptionalDouble figure(Sensed sensed, long series, Sensing sensing) {
+            Stretch stretch = new Stretch(sensing.from(), sensing.to(), sensed.limit());
+            store.course(series, sensing.from(), sensing.to()).each(stretch::add);
             OptionalDouble figure = stretch.figure(sensed.summary());
             silent += figure.isEmpty() ? 1 : 0;
             return figure;
         }
 
-        private void enter(ReadingRef ref, Endpoint endpoint, OptionalDouble figure, Instant at) {
-            Optional<Reading> standing = record.current(ref);
-            boolean typed = standing.filter(reading -> reading.instrument() != Instrument.SENSOR)
-                    .isPresent();
-            boolean same = standing.map(Reading::value)
-                    .map(value -> figure.isPresent() && Math.abs(value - figure.getAsDouble()) < SAME)
-                    .orElse(figure.isEmpty());
-            if (typed || same) {
+        private void enter(Sensing sensing, Endpoint endpoint, OptionalDouble figure) {
+            Optional<Reading> standing = record.current(sensing.ref());
+            if (!Sensing.changes(standing, figure)) {
                 return;
             }
             given += figure.isPresent() ? 1 : 0;
             entries.add(new NewReading(
-                    ref,
+                    sensing.ref(),
                     figure.isPresent() ? Double.valueOf(figure.getAsDouble()) : null,
                     figure.isPresent() ? Decimals.upTo(figure.getAsDouble(), endpoint.decimals() + 2) : "",
                     endpoint.unit(),
-                    at,
+                    sensing.to(),
                     now,
                     station,
                     Instrument.SENSOR,

@@ -51,8 +51,8 @@ public class SeriesStore {
 
     /** The samples of a series between two instants, both included, or a little more at either end. */
     @Transactional(readOnly = true)
-    Course course(long series, Instant from, Instant to) {
-        Course course = new Course();
+    SampledCourse course(long series, Instant from, Instant to) {
+        SampledCourse course = new SampledCourse();
         mapper.blocks(series, from.toEpochMilli(), to.toEpochMilli()).forEach(block -> block.unpack(course::add));
         return course.sorted();
     }

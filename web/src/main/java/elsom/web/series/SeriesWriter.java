@@ -33,7 +33,7 @@ final class SeriesWriter {
     /** A series that is written to. */
     private final class Open {
         private final long id;
-        private final Course before;
+        private final SampledCourse before;
         private final List<Sample> block = new ArrayList<>();
         private long lowest = Long.MAX_VALUE;
         private long highest = Long.MIN_VALUE;
@@ -46,7 +46,7 @@ final class SeriesWriter {
                 mapper.insertSeries(trial, key, made);
                 return made.id();
             });
-            before = new Course();
+            before = new SampledCourse();
             mapper.blocks(id, Long.MIN_VALUE, Long.MAX_VALUE).forEach(stored -> stored.unpack(before::add));
             before.sorted();
         }

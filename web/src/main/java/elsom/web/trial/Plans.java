@@ -3,9 +3,9 @@ package elsom.web.trial;
 import elsom.core.mix.Quarantine;
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Asked;
-import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanChanges;
+import elsom.core.plan.PlanOrigin;
 import elsom.core.plan.PlanRecovery;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Question;
@@ -97,7 +97,7 @@ public class Plans {
     /** The earlier trial a plan was made from; empty when it has none, or when that trial is in another store. */
     @Transactional(readOnly = true)
     public Optional<TrialRecord> earlier(TrialId id) {
-        Origin origin = plan(id).origin();
+        PlanOrigin origin = plan(id).origin();
         // Numbers tell nothing in a store the plan was sent to: the trial must be an earlier one that asks the same.
         return origin == null || origin.trial() >= id.value()
                 ? Optional.empty()

@@ -3,7 +3,7 @@ package elsom.web.brew;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.brew.BrewReading;
-import elsom.core.plan.Origin;
+import elsom.core.plan.PlanOrigin;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.ReadingRef;
@@ -243,7 +243,7 @@ class BrewPagesIT {
                 .extracting(one -> one.name())
                 .containsExactly("plain water", "stone · kelp, 1 part brew in 5 total");
         assertThat(plans.plan(drench).pots().doseMl()).isEqualTo(60);
-        Origin origin = Objects.requireNonNull(plans.plan(drench).origin());
+        PlanOrigin origin = Objects.requireNonNull(plans.plan(drench).origin());
         assertThat(origin.trial()).isEqualTo(first.value());
         assertThat(plans.chain(first)).contains(drench);
     }

@@ -6,7 +6,7 @@ import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Pots;
 import elsom.core.plan.Treatments;
-import elsom.core.protocol.general.Brews;
+import elsom.core.protocol.general.AeratedBrew;
 import elsom.core.trial.Container;
 import elsom.core.trial.ControlKind;
 import elsom.core.trial.TrialId;
@@ -27,7 +27,7 @@ class CountsFileTest {
     private static final String TWO = RECORD.units().get(1).code().value();
 
     private static TrialRecord record() {
-        Plan begun = Brews.protocol()
+        Plan begun = AeratedBrew.protocol()
                 .begin(
                         "Which brew?",
                         ZoneOffset.UTC,

@@ -12,7 +12,7 @@ import elsom.core.trial.Look;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.AppTest;
-import elsom.web.fair.Fairness;
+import elsom.web.audit.Fairness;
 import elsom.web.findings.WorkedOut;
 import elsom.web.platform.NotFound;
 import elsom.web.trial.Trials;

@@ -180,7 +180,7 @@ class FuzzIT {
         assertThat(failures).isEmpty();
     }
 
-    private Part reader(PlanPart part) {
+    private PartOfForm reader(PlanPart part) {
         return switch (part) {
             case QUESTION -> new QuestionPart();
             case TREATMENTS -> new TreatmentsPart(containers.all());

@@ -42,7 +42,7 @@ class PartsTest {
     private final Problems problems = new Problems();
     private final Plan plan = GrowthPlan.plan();
 
-    private static List<Part> parts() {
+    private static List<PartOfForm> parts() {
         return List.of(
                 new QuestionPart(),
                 new TreatmentsPart(List.of(POT, TUB)),
@@ -75,7 +75,7 @@ class PartsTest {
     @ParameterizedTest
     @MethodSource("plans")
     void whatAFormShowsItReadsBackUnchanged(Plan any) {
-        for (Part part : parts()) {
+        for (PartOfForm part : parts()) {
             Problems found = new Problems();
             Plan back = part.read(part.of(any), any, found);
             assertThat(found.all()).as("%s of %s", part, any.protocol()).isEmpty();
@@ -91,7 +91,7 @@ class PartsTest {
         return Form.sent(sent);
     }
 
-    private Plan read(Part part, Map<String, String> over) {
+    private Plan read(PartOfForm part, Map<String, String> over) {
         return part.read(typed(part.of(plan), over), plan, problems);
     }
 

@@ -113,7 +113,7 @@ class TableRowsTest {
 
     @Test
     void samplesOfSeveralFilesComeInOneOrderOfTime() {
-        Course course = new Course();
+        SampledCourse course = new SampledCourse();
         course.add(5000, 1);
         course.add(3000, 2);
         course.add(4000, 3);

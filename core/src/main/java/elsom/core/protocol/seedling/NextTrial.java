@@ -8,9 +8,9 @@ import elsom.core.plan.Asked;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
-import elsom.core.plan.Origin;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanCopy;
+import elsom.core.plan.PlanOrigin;
 import elsom.core.plan.Question;
 import elsom.core.plan.Stated;
 import elsom.core.plan.Treatments;
@@ -59,7 +59,7 @@ public final class NextTrial {
                 .with(Treatments.crossed(factors, "", List.of()), before.pots())
                 .with(new Asked(
                         question, plant(result), asked(test), before.asked().measures()))
-                .from(new Origin(from.trial().id().value(), before.question(), change, List.of())));
+                .from(new PlanOrigin(from.trial().id().value(), before.question(), change, List.of())));
     }
 
     private static String clipped(String question) {

@@ -1,0 +1,22 @@
+package elsom.core.next;
+
+import elsom.core.plan.Asked;
+import elsom.core.plan.Plan;
+import elsom.core.plan.Question;
+import elsom.core.plan.Stated;
+import java.util.List;
+
+/** NextQuestions of a plan whose treatments are others now: each of all beside the control, once an endpoint and direction. */
+final class NextQuestions {
+    private NextQuestions() {}
+
+    static Asked ofAll(Plan plan) {
+        Asked asked = plan.asked();
+        List<Question> all = asked.questions().stream()
+                .map(q -> new Question(
+                        List.of(), 0, q.endpoint(), q.direction(), q.matters(), q.inPercent(), Stated.BEFORE_START))
+                .distinct()
+                .toList();
+        return new Asked(asked.question(), asked.crop(), all, asked.measures());
+    }
+}

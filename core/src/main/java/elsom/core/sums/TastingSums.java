@@ -1,0 +1,98 @@
+package elsom.core.sums;
+
+import elsom.core.panel.ForcedChoice;
+import elsom.core.quantity.Decimals;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.stats.Interval;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+
+/** Whether tasters can tell, or prefer, and how many it takes. */
+final class TastingSums {
+    private static final double MOST = 500;
+    private static final double HUNDRED = 100;
+
+    private TastingSums() {}
+
+    static Sum triangle() {
+        return new Sum(
+                "triangle",
+                "Can they taste it?",
+                "Three plates, two alike: so many picked the odd one.",
+                "Exact binomial at 1/3; share of tasters who truly tell = (right − 1/3) ÷ (2/3), interval by Clopper and Pearson"
+                        + " (1934)",
+                fields("right", "Picked the odd one", "9"),
+                values -> answered(
+                        ForcedChoice.Kind.TRIANGLE, values, "right", "they can tell", "they may have guessed"));
+    }
+
+    static Sum preference() {
+        return new Sum(
+                "preference",
+                "Which do they prefer?",
+                "Two plates: so many chose the one.",
+                "Exact binomial at 1/2, two-sided; interval of the share by Clopper and Pearson (1934)",
+                fields("chose", "Chose the one that more preferred", "16"),
+                values -> answered(ForcedChoice.Kind.PAIR, values, "chose", "it is preferred", "it may be chance"));
+    }
+
+    private static List<SumField> fields(String code, String label, String example) {
+        return List.of(
+                SumField.quantity("tasters", "Tasters", UnitOfMeasure.COUNT, 1, MOST, "20"),
+                SumField.quantity(code, label, UnitOfMeasure.COUNT, 0, MOST, example),
+                SumField.quantity(
+                                "can",
+                                "You want to find it when so many in 100 can tell",
+                                UnitOfMeasure.COUNT,
+                                1,
+                                100,
+                                "40")
+                        .orNone());
+    }
+
+    private static Optional<SumAnswer> answered(
+            ForcedChoice.Kind kind, SumValues values, String code, String yes, String no) {
+        int tasters = (int) Math.rint(values.quantity("tasters"));
+        int chosen = (int) Math.rint(values.quantity(code));
+        if (chosen > tasters) {
+            values.refuse(code, "At most as many as there are tasters, " + tasters + ". Accepted: " + tasters / 2);
+            return Optional.empty();
+        }
+        ForcedChoice choice = new ForcedChoice(kind, tasters, chosen);
+        Interval tell = choice.discriminators();
+        OptionalInt least = ForcedChoice.leastOf(kind, tasters);
+        SumAnswer answer = SumAnswer.of((choice.shown() ? "Yes, " + yes : "Not shown: " + no) + ". " + chosen + " of "
+                        + tasters + " (p " + Decimals.significant(choice.p(), 2) + ").")
+                .line(
+                        "Who can truly tell",
+                        Decimals.percent(choice.discriminating(), 0) + " % (95 % interval "
+                                + Decimals.percent(tell.low(), 0) + " to " + Decimals.percent(tell.high(), 0) + " %)")
+                .line(
+                        "It takes",
+                        least.isPresent()
+                                ? least.getAsInt() + " of " + tasters
+                                : "more tasters: of so few even all would not show it")
+                .step("guessing alone gets " + Decimals.percent(kind.guess(), 0) + " % right")
+                .number("p", choice.p())
+                .number("can_tell", choice.discriminating())
+                .number("can_tell_low", tell.low())
+                .number("can_tell_high", tell.high());
+        if (values.optional("can").isPresent()) {
+            OptionalInt needed =
+                    ForcedChoice.tastersFor(kind, values.optional("can").getAsDouble() / HUNDRED);
+            answer = answer.line(
+                    "Tasters who would likely show it",
+                    needed.isPresent() ? String.valueOf(needed.getAsInt()) : "more than " + (int) MOST);
+            if (needed.isPresent()) {
+                answer = answer.number("tasters_needed", needed.getAsInt());
+            }
+        }
+        return Optional.of(
+                answer.mind(
+                                "One person who tastes ten times is one taster: the panel is counted in people. Codes on the plates, order by"
+                                        + " lot, nobody talks.")
+                        .mind(
+                                "Ask for allergies first; nothing that was sprayed, drenched or grown in a suspect lot is tasted."));
+    }
+}

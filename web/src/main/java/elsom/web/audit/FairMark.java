@@ -1,0 +1,65 @@
+package elsom.web.audit;
+
+import elsom.core.audit.Audit;
+import elsom.core.audit.Fault;
+import elsom.core.audit.Grade;
+import elsom.core.results.Findings;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.TrialRecord;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How far findings can be relied on, beside them.
+ *
+ * @param words in a sentence
+ * @param href of the page that tells it
+ * @param caps what caps an answer, by the endpoint it stands on
+ * @param whole what caps answers that stand on no single endpoint
+ */
+public record FairMark(Grade grade, String words, String href, Map<EndpointCode, Cap> caps, Optional<Cap> whole) {
+    /** What an answer is capped by. */
+    public record Cap(Grade grade, String seen, String href) {}
+
+    /** The mark of findings. */
+    public static FairMark of(TrialRecord record, Findings findings, Audit audit) {
+        String href = "/trials/" + record.trial().id() + "/fair";
+        Map<EndpointCode, Cap> caps = new HashMap<>();
+        findings.answers().stream()
+                .flatMap(answered -> answered.about().stream())
+                .distinct()
+                .forEach(code -> cap(audit, audit.cap(code), href).ifPresent(cap -> caps.put(code, cap)));
+        Optional<Cap> whole = cap(
+                audit,
+                audit.faults().stream()
+                        .filter(fault -> fault.about().isEmpty() && fault.grade() != Grade.SOUND)
+                        .findFirst(),
+                href);
+        return new FairMark(audit.grade(), words(audit), href, caps, whole);
+    }
+
+    private static Optional<Cap> cap(Audit audit, Optional<Fault> fault, String href) {
+        return fault.map(one -> new Cap(
+                one.grade(), one.seen(), href + "#fault-" + (audit.faults().indexOf(one) + 1)));
+    }
+
+    /** What caps an answer; null when nothing does. */
+    public @Nullable Cap cap(Findings.Answered answered) {
+        return answered.about().isPresent() ? caps.get(answered.about().get()) : whole.orElse(null);
+    }
+
+    private static String words(Audit audit) {
+        long weak = audit.faults().stream()
+                .filter(fault -> fault.grade() != Grade.SOUND)
+                .count();
+        return switch (audit.grade()) {
+            case SOUND -> "It was a fair test, by all " + Audit.rules() + " things that are looked at.";
+            case SHAKY -> weak + (weak == 1 ? " thing makes" : " things make") + " it shaky.";
+            case UNFAIR ->
+                "It could not answer what it asked: " + weak + (weak == 1 ? " thing" : " things")
+                        + " stood in the way.";
+        };
+    }
+}

@@ -1,5 +1,0 @@
-/** Whether a trial was a fair test, as pages tell it. */
-@NullMarked
-package elsom.web.fair;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,61 @@
+package elsom.web.findings;
+
+import elsom.core.dose.WorkingRate;
+import elsom.core.protocol.Cautions;
+import elsom.core.protocol.dose.DoseResult;
+import elsom.core.stats.Outcome;
+import elsom.web.platform.NotFound;
+import java.util.List;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** How the strength to work with is mixed, to be printed. */
+@Controller
+class WorkingStrengthController {
+    private final OpenFindings open;
+
+    WorkingStrengthController(OpenFindings open) {
+        this.open = open;
+    }
+
+    @GetMapping("/trials/{trial}/mixing")
+    String show(
+            @PathVariable long trial,
+            @RequestParam(defaultValue = "") String endpoint,
+            @RequestParam(defaultValue = "0") int series,
+            @RequestParam(defaultValue = "1 L") String volume,
+            @RequestParam(defaultValue = "2") String factor,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam(defaultValue = "") String stock,
+            Model model) {
+        OpenFindings.Found found = open.of(trial);
+        DoseResult result = found.findings().sections(DoseResult.class).stream()
+                .filter(one -> one.kind().code().equals(endpoint)
+                        && series >= 0
+                        && series < one.lines().size())
+                .findFirst()
+                .orElseThrow(() -> new NotFound(
+                        "This trial has no such series of strengths.",
+                        "/trials/" + trial + "/findings",
+                        "Back to the findings"));
+        WorkingStrengthForm form = WorkingStrengthForm.read(volume, factor, reason, stock, series);
+        model.addAttribute("endpoint", endpoint);
+        model.addAttribute(
+                "page",
+                WorkingStrengthPage.of(
+                        found.header(),
+                        result,
+                        rate(result.lines().get(series), form.safety()),
+                        form,
+                        List.of(Cautions.ACID)));
+        return "findings/mixing";
+    }
+
+    /** With another factor, unless there is no rate for another reason. */
+    private static Outcome<WorkingRate> rate(DoseResult.Line line, double factor) {
+        return line.rate().then(usual -> WorkingRate.of(line.effect(), factor));
+    }
+}

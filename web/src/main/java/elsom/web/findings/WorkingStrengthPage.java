@@ -1,0 +1,123 @@
+package elsom.web.findings;
+
+import elsom.core.dose.Dilution;
+import elsom.core.dose.WorkingRate;
+import elsom.core.protocol.Caution;
+import elsom.core.protocol.dose.DoseResult;
+import elsom.core.protocol.dose.DoseWording;
+import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Quantity;
+import elsom.core.quantity.Sentence;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.stats.Outcome;
+import elsom.web.kit.TrialHeader;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The sheet that says how much stock and water make the strength to work with.
+ *
+ * @param basis where the strength comes from, as a sentence
+ * @param refused why there is nothing to mix; empty when there is
+ */
+public record WorkingStrengthPage(
+        TrialHeader header,
+        String title,
+        WorkingStrengthForm form,
+        List<String> series,
+        String rate,
+        String basis,
+        String standing,
+        String holdsFor,
+        String refused,
+        @Nullable Sheet sheet,
+        List<Caution> cautions) {
+    private static final List<UnitOfMeasure> SHOWN = List.of(
+            UnitOfMeasure.MILLILITRE,
+            UnitOfMeasure.LITRE,
+            UnitOfMeasure.TEASPOON,
+            UnitOfMeasure.US_FLUID_OUNCE,
+            UnitOfMeasure.US_QUART);
+
+    /** Less of a unit than this can't be measured out with it. */
+    private static final double LEAST_SHOWN = 0.1;
+
+    /** What is poured together. */
+    public record Sheet(
+            String stock,
+            String water,
+            String whole,
+            List<String> units,
+            List<Row> rows,
+            List<String> steps,
+            List<String> remarks) {}
+
+    /** An amount in every unit shown. */
+    public record Row(String what, List<String> amounts) {}
+
+    static WorkingStrengthPage of(
+            TrialHeader header,
+            DoseResult result,
+            Outcome<WorkingRate> rate,
+            WorkingStrengthForm form,
+            List<Caution> cautions) {
+        Optional<WorkingRate> found = rate.asOptional();
+        String refused = rate.whyNot().map(why -> why + ".").orElse("");
+        Sheet sheet = null;
+        if (found.isPresent() && form.problems().isEmpty()) {
+            try {
+                sheet = sheet(Dilution.of(found.get().rate(), result.unit(), form.volumeMl()));
+            } catch (IllegalArgumentException other) {
+                refused = "It can't be mixed by volume: " + other.getMessage() + ".";
+            }
+        }
+        return new WorkingStrengthPage(
+                header,
+                result.factor() + " by " + Sentence.inside(result.kind().label()) + " at "
+                        + result.look().name(),
+                form,
+                result.lines().stream().map(DoseResult.Line::name).toList(),
+                found.map(one -> result.dose(one.rate())).orElse(""),
+                found.map(one -> "It is " + one.of().label() + ", " + result.dose(one.basis())
+                                + ", over a safety factor of " + Decimals.upTo(one.factor(), 2) + ".")
+                        .orElse(""),
+                found.map(one -> DoseWording.standing(result, one) + DoseWording.label(result, one))
+                        .orElse(""),
+                "For " + (result.crop().isBlank() ? "the species of the trial" : result.crop())
+                        + " of the age it had there, and for the same stock"
+                        + (form.stock().isEmpty() ? "" : " (" + form.stock() + ")") + ". Nothing else was tested.",
+                refused,
+                sheet,
+                cautions);
+    }
+
+    private static Sheet sheet(Dilution dilution) {
+        boolean liquid = dilution.stockUnit() == UnitOfMeasure.MILLILITRE;
+        String stock = amount(dilution.stock(), dilution.stockUnit(), dilution.stockUnit());
+        return new Sheet(
+                stock,
+                amount(dilution.waterMl(), UnitOfMeasure.MILLILITRE, UnitOfMeasure.MILLILITRE),
+                amount(dilution.volumeMl(), UnitOfMeasure.MILLILITRE, UnitOfMeasure.MILLILITRE),
+                SHOWN.stream().map(UnitOfMeasure::symbol).toList(),
+                List.of(
+                        new Row("Stock", liquid ? in(dilution.stock()) : List.of(stock, "", "", "", "")),
+                        new Row(liquid ? "Water" : "Water, filled up to", in(dilution.waterMl())),
+                        new Row("In all", in(dilution.volumeMl()))),
+                dilution.working().steps(),
+                dilution.working().remarks());
+    }
+
+    private static List<String> in(double millilitres) {
+        return SHOWN.stream()
+                .map(unit -> new Quantity(millilitres, UnitOfMeasure.MILLILITRE)
+                        .in(unit)
+                        .value())
+                .map(value -> value > 0 && value < LEAST_SHOWN ? "–" : Decimals.threeDigits(value))
+                .toList();
+    }
+
+    private static String amount(double value, UnitOfMeasure from, UnitOfMeasure to) {
+        return Decimals.threeDigits(new Quantity(value, from).in(to).value()) + " " + to.symbol();
+    }
+}
