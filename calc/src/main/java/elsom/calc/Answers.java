@@ -21,7 +21,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 final class Answers {
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
-    private static final Pattern HUMP = Pattern.compile("(?<=[a-z0-9])(?=[A-Z])");
+    private static final Pattern HUMP = Pattern.compile("(?<=[a-z0-9])(?=[A-Z])|(?<=[A-Z])(?=[A-Z][a-z])");
 
     private Answers() {}
 

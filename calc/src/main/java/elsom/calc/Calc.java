@@ -38,6 +38,8 @@ public final class Calc implements Callable<Integer> {
                             new DryDownFamily(),
                             new DunnettFamily(),
                             new FactorialFamily(),
+                            new GroupSequentialFamily(),
+                            new LevelHypothesesFamily(),
                             new MixedFamily(),
                             new MixFamily(),
                             new NoecFamily(),
@@ -48,11 +50,13 @@ public final class Calc implements Callable<Integer> {
                             new TTestsFamily(),
                             new ResidueDecayFamily(),
                             new ThresholdFamily(),
+                            new TimesFamily(),
                             new TitrationFamily(),
                             new TukeyFamily(),
                             new VerdictFamily(),
                             new WaterRetentionFamily(),
-                            new WaterRetentionFitFamily()),
+                            new WaterRetentionFitFamily(),
+                            new WorstRankFamily()),
                     Sums.all().stream().map(SumFamily::new))
             .collect(Collectors.toMap(Family::name, Function.identity()));
 

@@ -53,6 +53,19 @@ final class Inputs {
                 .toList();
     }
 
+    /** The numbers of a list in which null is a lost unit. */
+    static List<Double> seen(JsonNode object, String field) {
+        return list(object, field).stream()
+                .filter(item -> !item.isNull())
+                .map(item -> {
+                    if (!item.isNumber() || !Double.isFinite(item.doubleValue())) {
+                        throw new BadInput("“" + field + "” must hold numbers or null only, got " + item);
+                    }
+                    return item.doubleValue();
+                })
+                .toList();
+    }
+
     static int whole(JsonNode object, String field) {
         return whole(field, number(object, field));
     }

@@ -12,6 +12,7 @@ import java.util.OptionalInt;
 /** Comparisons of means by a model: intervals, answers, letters, interaction and main effects. */
 final class Contrasts {
     private static final int MOST_LETTERED = 60;
+    private static final int FEWEST = 2;
 
     private final Observations all;
     private final Ask ask;
@@ -33,7 +34,7 @@ final class Contrasts {
         List<Pairing.Pair> possible =
                 pairing.pairs().stream().filter(this::seen).toList();
         if (possible.isEmpty()) {
-            return Judge.refused(all, pairing, checked, "No pair that is asked about has units left on both sides");
+            return Judge.refused(all, pairing, checked, "No pair that is asked about has two units left on both sides");
         }
         List<double[]> combinations = possible.stream().map(this::combination).toList();
         Simultaneous together = pairing.allPairs()
@@ -51,9 +52,10 @@ final class Contrasts {
             int at = possible.indexOf(pair);
             comparisons.add(
                     at < 0
-                            ? unseen(pair)
+                            ? Judge.unjudged(pair, means[pair.treatment()] - means[pair.comparator()])
                             : compared(pair, together, ranks.isEmpty() ? OptionalDouble.empty() : ranks.get(at)));
         }
+        Survivors.remark(all, pairing).ifPresent(checked::add);
         Factors factors = new Factors(all, ask, pairing, model);
         return new Judgement(
                 method(possible.size()),
@@ -68,8 +70,9 @@ final class Contrasts {
                 Optional.empty());
     }
 
+    /** One unit of a treatment says nothing of how such units scatter. */
     private boolean seen(Pairing.Pair pair) {
-        return !Double.isNaN(means[pair.treatment()]) && !Double.isNaN(means[pair.comparator()]);
+        return all.seen(pair.treatment()) >= FEWEST && all.seen(pair.comparator()) >= FEWEST;
     }
 
     private double[] combination(Pairing.Pair pair) {
@@ -89,21 +92,6 @@ final class Contrasts {
         return unequal ? Method.DUNNETT_UNEQUAL : Method.DUNNETT;
     }
 
-    private Comparison unseen(Pairing.Pair pair) {
-        return new Comparison(
-                pair.treatment(),
-                pair.comparator(),
-                Double.NaN,
-                Optional.empty(),
-                OptionalDouble.empty(),
-                Optional.empty(),
-                OptionalDouble.empty(),
-                OptionalDouble.empty(),
-                OptionalDouble.empty(),
-                Answer.CANT_TELL,
-                OptionalInt.empty());
-    }
-
     private Comparison compared(Pairing.Pair pair, Simultaneous together, OptionalDouble rankP) {
         double[] combination = combination(pair);
         double difference = model.value(combination);
@@ -112,7 +100,7 @@ final class Contrasts {
         Interval interval = model.interval(combination, critical);
         double comparator = means[pair.comparator()];
         OptionalDouble margin = Margins.of(ask, comparator);
-        Answer answer = Answer.of(interval, all.better(), margin);
+        Answer answer = Survivors.of(all, pair, ask.alpha(), Answer.of(interval, all.better(), margin));
         return new Comparison(
                 pair.treatment(),
                 pair.comparator(),

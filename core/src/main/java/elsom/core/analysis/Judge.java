@@ -89,18 +89,7 @@ public final class Judge {
     static Judgement refused(Observations all, Pairing pairing, List<String> checked, String reason) {
         List<Double> means = plainMeans(all);
         List<Comparison> comparisons = pairing.pairs().stream()
-                .map(pair -> new Comparison(
-                        pair.treatment(),
-                        pair.comparator(),
-                        means.get(pair.treatment()) - means.get(pair.comparator()),
-                        Optional.empty(),
-                        OptionalDouble.empty(),
-                        Optional.empty(),
-                        OptionalDouble.empty(),
-                        OptionalDouble.empty(),
-                        OptionalDouble.empty(),
-                        Answer.CANT_TELL,
-                        OptionalInt.empty()))
+                .map(pair -> unjudged(pair, means.get(pair.treatment()) - means.get(pair.comparator())))
                 .toList();
         return new Judgement(
                 Method.NONE,
@@ -113,6 +102,22 @@ public final class Judge {
                 OptionalDouble.empty(),
                 List.of(),
                 Optional.of(reason));
+    }
+
+    /** A pair of which nothing can be told, with its difference where there is one. */
+    static Comparison unjudged(Pairing.Pair pair, double difference) {
+        return new Comparison(
+                pair.treatment(),
+                pair.comparator(),
+                difference,
+                Optional.empty(),
+                OptionalDouble.empty(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                Answer.CANT_TELL,
+                OptionalInt.empty());
     }
 
     private static List<Double> plainMeans(Observations all) {

@@ -75,6 +75,13 @@ public record Observations(
         return values.length == 0 ? Optional.empty() : Optional.of(Summary.of(values));
     }
 
+    /** How many units of an arm died, and so have no value. */
+    public int deaths(int arm) {
+        return (int) units.stream()
+                .filter(unit -> unit.arm() == arm && unit.value() instanceof Value.Missing missing && missing.died())
+                .count();
+    }
+
     /** How many units of a treatment were seen. */
     public int seen(int arm) {
         return (int) units.stream()

@@ -1,46 +1,53 @@
 package elsom.core.analysis;
 
-import elsom.core.stats.Group;
 import elsom.core.stats.Holm;
 import elsom.core.stats.Interval;
-import elsom.core.stats.RankTests;
+import elsom.core.stats.LogRank;
+import elsom.core.stats.TimeShift;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
-import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
- * Times of which some have not come yet. “Not yet” is later than all that were seen; the shift between two treatments is
- * the middle of all differences of pairs (Hodges and Lehmann 1963), its interval those differences that a rank test would
- * not refuse, each at a share of alpha (Bonferroni). An end of it may be open.
+ * Times of which some have not come yet. “Not yet” is later than all that were seen; how much later is known from below
+ * only. The shift between two treatments is the middle of all differences of pairs ({@link TimeShift}), each at a share of
+ * alpha (Bonferroni); an end of its interval may be open. Chances are those of the log-rank test within blocks.
  */
 final class RankShift {
+    private static final int FEWEST = 2;
+
     private RankShift() {}
 
     static Judgement judge(Observations all, Ask ask, Pairing pairing, List<String> checked) {
-        checked.add("Some had not come to it when last looked at: they count as later than all that had, by ranks.");
+        checked.add("Some had not come to it when last looked at: they count as later than all that had.");
         if (all.design() != Design.COMPLETELY_RANDOM) {
-            checked.add("Blocks are not taken out of ranks, which makes the intervals wider than they need be.");
+            checked.add(
+                    "Chances are worked out within blocks (log-rank test); the intervals leave blocks in, which makes"
+                            + " them wider than they need be.");
         }
         List<Pairing.Pair> possible = pairing.pairs().stream()
-                .filter(pair -> all.seen(pair.treatment()) > 0 && all.seen(pair.comparator()) > 0)
+                .filter(pair -> all.seen(pair.treatment()) >= FEWEST && all.seen(pair.comparator()) >= FEWEST)
                 .toList();
         if (possible.isEmpty()) {
-            return Judge.refused(all, pairing, checked, "No pair that is asked about has units left on both sides");
+            return Judge.refused(all, pairing, checked, "No pair that is asked about has two units left on both sides");
         }
-        double[] p =
-                Holm.adjust(possible.stream().mapToDouble(pair -> p(all, pair)).toArray());
+        double[] p = Holm.adjust(
+                possible.stream().mapToDouble(pair -> logRank(all, pair).p()).toArray());
         List<Comparison> comparisons = new ArrayList<>();
-        for (int i = 0; i < possible.size(); i++) {
-            comparisons.add(compared(all, ask, possible.get(i), possible.size(), p[i]));
+        List<Double> medians = medians(all);
+        for (Pairing.Pair pair : pairing.pairs()) {
+            int at = possible.indexOf(pair);
+            comparisons.add(
+                    at < 0
+                            ? Judge.unjudged(pair, medians.get(pair.treatment()) - medians.get(pair.comparator()))
+                            : compared(all, ask, pair, possible.size(), p[at]));
         }
         return new Judgement(
                 Method.RANK_SHIFT,
                 checked,
-                medians(all),
+                medians,
                 comparisons,
                 List.of(),
                 Optional.empty(),
@@ -50,52 +57,70 @@ final class RankShift {
                 Optional.empty());
     }
 
-    private static double p(Observations all, Pairing.Pair pair) {
-        return RankTests.mannWhitney(Ranked.values(all, pair.comparator()), Ranked.values(all, pair.treatment()))
-                .pExact();
+    private static LogRank logRank(Observations all, Pairing.Pair pair) {
+        double last = last(all);
+        boolean blocks = all.design() != Design.COMPLETELY_RANDOM;
+        return LogRank.of(all.seen().stream()
+                .filter(unit -> unit.arm() == pair.treatment() || unit.arm() == pair.comparator())
+                .map(unit -> new LogRank.Timed(
+                        unit.arm() == pair.treatment(),
+                        blocks ? String.valueOf(unit.block()) : "",
+                        unit.value() instanceof Value.NotYet ? last : Observations.number(unit),
+                        !(unit.value() instanceof Value.NotYet)))
+                .toList());
+    }
+
+    /** The latest that was seen: whatever has not come is later. */
+    private static double last(Observations all) {
+        return all.seen().stream()
+                .mapToDouble(Observations::number)
+                .filter(Double::isFinite)
+                .max()
+                .orElse(0);
     }
 
     private static List<Double> medians(Observations all) {
         List<Double> medians = new ArrayList<>();
         for (int arm = 0; arm < all.arms().size(); arm++) {
-            double[] values = values(all, arm);
-            medians.add(values.length == 0 ? Double.NaN : middle(values));
+            medians.add(middle(all, arm));
         }
         return medians;
     }
 
-    private static double[] values(Observations all, int arm) {
-        return all.seen().stream()
+    /** NaN for no units, infinite where the middle has not come. */
+    private static double middle(Observations all, int arm) {
+        double[] sorted = all.seen().stream()
                 .filter(unit -> unit.arm() == arm)
                 .mapToDouble(Observations::number)
                 .sorted()
                 .toArray();
+        return sorted.length == 0 ? Double.NaN : (sorted[(sorted.length - 1) / 2] + sorted[sorted.length / 2]) / 2;
     }
 
-    private static double middle(double[] sorted) {
-        int half = sorted.length / 2;
-        return sorted.length % 2 == 1 || Double.isInfinite(sorted[half])
-                ? sorted[half]
-                : new Group("middle", List.of(sorted[half - 1], sorted[half])).mean();
+    private static List<TimeShift.Span> spans(Observations all, int arm) {
+        double last = last(all);
+        return all.seen().stream()
+                .filter(unit -> unit.arm() == arm)
+                .map(unit -> unit.value() instanceof Value.NotYet
+                        ? TimeShift.Span.notYet(last)
+                        : TimeShift.Span.at(Observations.number(unit)))
+                .toList();
     }
 
     private static Comparison compared(Observations all, Ask ask, Pairing.Pair pair, int comparisons, double p) {
-        double[] treated = values(all, pair.treatment());
-        double[] beside = values(all, pair.comparator());
-        Interval interval = new Interval(
-                bound(treated, beside, ask.alpha() / comparisons, true),
-                bound(treated, beside, ask.alpha() / comparisons, false));
-        double[] known = differences(treated, beside, 0);
-        double comparator = middle(beside);
+        TimeShift shift =
+                TimeShift.of(spans(all, pair.comparator()), spans(all, pair.treatment()), ask.alpha() / comparisons);
+        Interval interval = shift.interval();
+        double comparator = middle(all, pair.comparator());
         OptionalDouble margin = Double.isFinite(comparator) ? Margins.of(ask, comparator) : OptionalDouble.empty();
-        double shift = middle(known);
+        double difference = difference(shift);
         return new Comparison(
                 pair.treatment(),
                 pair.comparator(),
-                shift,
+                difference,
                 Optional.of(interval),
-                comparator > 0 && Double.isFinite(comparator) && Double.isFinite(shift)
-                        ? OptionalDouble.of(100 * shift / comparator)
+                comparator > 0 && Double.isFinite(comparator) && Double.isFinite(difference)
+                        ? OptionalDouble.of(100 * difference / comparator)
                         : OptionalDouble.empty(),
                 Optional.empty(),
                 OptionalDouble.of(p),
@@ -105,24 +130,13 @@ final class RankShift {
                 OptionalInt.empty());
     }
 
-    /** All differences in rising order; two that have both not come differ by an unknown time, which is given. */
-    private static double[] differences(double[] treated, double[] beside, double bothLate) {
-        return Arrays.stream(treated)
-                .flatMap(a ->
-                        Arrays.stream(beside).map(b -> Double.isInfinite(a) && Double.isInfinite(b) ? bothLate : a - b))
-                .sorted()
-                .toArray();
-    }
-
-    private static double bound(double[] treated, double[] beside, double alpha, boolean low) {
-        double m = treated.length;
-        double n = beside.length;
-        double z = NormalDistribution.of(0, 1).inverseSurvivalProbability(alpha / 2);
-        int rank = (int) Math.floor(m * n / 2 - z * Math.sqrt(m * n * (m + n + 1) / 12));
-        double[] differences = differences(treated, beside, low ? Double.NEGATIVE_INFINITY : Double.POSITIVE_INFINITY);
-        if (rank < 1) {
-            return low ? Double.NEGATIVE_INFINITY : Double.POSITIVE_INFINITY;
+    /** The middle of what it can be; infinite where only one side of it is known, NaN where neither is. */
+    private static double difference(TimeShift shift) {
+        if (shift.shiftFrom().isPresent() && shift.shiftTo().isPresent()) {
+            return (shift.shiftFrom().getAsDouble() + shift.shiftTo().getAsDouble()) / 2;
         }
-        return low ? differences[rank - 1] : differences[differences.length - rank];
+        return shift.shiftFrom().isPresent()
+                ? Double.POSITIVE_INFINITY
+                : shift.shiftTo().isPresent() ? Double.NEGATIVE_INFINITY : Double.NaN;
     }
 }

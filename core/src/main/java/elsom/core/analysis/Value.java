@@ -45,8 +45,13 @@ public sealed interface Value {
      * Nothing.
      *
      * @param reason why, in plain words: "lost on day 3"
+     * @param died whether the unit died, which is a result of its own
      */
-    record Missing(String reason) implements Value {
+    record Missing(String reason, boolean died) implements Value {
+        public Missing(String reason) {
+            this(reason, false);
+        }
+
         @Override
         public double inSums() {
             return Double.NaN;

@@ -10,12 +10,12 @@ final class MissedLooks implements AuditRule {
     @Override
     public List<Fault> check(AuditCase trial) {
         List<Look> begun = trial.record().looks().stream()
-                .filter(look -> trial.record().progress(look).begun())
+                .filter(look -> trial.record().touched(look))
                 .toList();
         int last = begun.stream().mapToInt(Look::number).max().orElse(0);
         List<Look> missed = trial.record().looks().stream()
                 .filter(look -> look.number() < last
-                        && !trial.record().progress(look).begun()
+                        && !begun.contains(look)
                         && trial.record().progress(look).expected() > 0
                         && !Walk.byHand(trial.record(), look).isEmpty())
                 .toList();

@@ -18,7 +18,7 @@ final class StoppedEarly implements AuditRule {
         Look last = looks.get(looks.size() - 1);
         Instant due = last.plannedAt(trial.record().trial().start());
         boolean over = due.plus(LATE).isBefore(trial.now());
-        boolean unread = !trial.record().progress(last).begun();
+        boolean unread = !trial.record().touched(last);
         return over && unread
                 ? List.of(Fault.of(
                         FaultCode.ENDED_EARLY,

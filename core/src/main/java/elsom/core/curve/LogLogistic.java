@@ -16,6 +16,7 @@ import org.apache.commons.statistics.distribution.TDistribution;
  */
 public record LogLogistic(
         double b, double c, double d, double e, boolean lowerHeld, LeastSquaresFit fit, DoseResponse data) {
+    private static final Interval ANYWHERE = new Interval(Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY);
 
     private record Model(boolean lowerHeld) implements LeastSquares.Model {
         /** The share of the way from d to c at a dose. */
@@ -127,12 +128,13 @@ public record LogLogistic(
     static Effective effective(double percent, double dose, double logError, LeastSquaresFit fit, DoseResponse data) {
         double t = TDistribution.of(fit.degreesOfFreedom()).inverseSurvivalProbability(0.025);
         double error = dose * logError;
+        boolean known = Double.isFinite(error) && Double.isFinite(dose * Math.exp(t * logError));
         return new Effective(
                 percent,
                 dose,
                 error,
-                new Interval(dose - t * error, dose + t * error),
-                new Interval(dose * Math.exp(-t * logError), dose * Math.exp(t * logError)),
+                known ? new Interval(dose - t * error, dose + t * error) : ANYWHERE,
+                known ? new Interval(dose * Math.exp(-t * logError), dose * Math.exp(t * logError)) : ANYWHERE,
                 data.outsideTested(dose));
     }
 }

@@ -190,11 +190,19 @@ public record DoseEffect(
                         OptionalDouble.empty(),
                         false,
                         alpha));
-        if (judged.refused().isPresent()) {
-            return refused(judged.refused().get());
-        }
         TreeMap<Double, Boolean> harmed = new TreeMap<>();
         Map<Double, Double> unseen = new HashMap<>();
+        // A dose at which all died was tested, and its harm was seen.
+        treated.stream()
+                .filter(one -> observations.deaths(one.arm()) > 0
+                        && observations.deaths(one.arm()) == observations.planned(one.arm()))
+                .forEach(one -> {
+                    harmed.put(one.dose(), true);
+                    unseen.put(one.dose(), 0.0);
+                });
+        if (judged.refused().isPresent() && harmed.isEmpty()) {
+            return refused(judged.refused().get());
+        }
         boolean up = observations.better() == Observations.Better.LOWER;
         for (Comparison c : judged.comparisons()) {
             treated.stream()

@@ -17,7 +17,7 @@ final class OddUnit implements FlagRule {
     @Override
     public Optional<Flag> check(Scene scene) {
         List<String> odd = scene.used()
-                .filter(arm -> scene.of(arm).size() >= FEWEST)
+                .filter(arm -> scene.values(arm).length >= FEWEST)
                 .boxed()
                 .flatMap(arm -> odd(scene, arm).stream())
                 .toList();
@@ -42,7 +42,8 @@ final class OddUnit implements FlagRule {
                 .median();
         double scale = Math.max(NORMAL * spread, step(scene));
         return scene.of(arm).stream()
-                .filter(unit -> Math.abs(unit.value().inSums() - middle) > FAR * scale)
+                .filter(unit -> Double.isFinite(unit.value().inSums())
+                        && Math.abs(unit.value().inSums() - middle) > FAR * scale)
                 .map(Observed::unit)
                 .toList();
     }

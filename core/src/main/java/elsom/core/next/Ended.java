@@ -24,7 +24,7 @@ import java.util.stream.Collectors;
  * @param seed of its draw
  */
 public record Ended(Plan plan, TrialRecord record, Findings findings, Audit audit, Instant start, long seed) {
-    /** NextQuestions that were judged, in the order asked. */
+    /** Questions that were judged, in the order asked. */
     List<JudgedQuestion> questions() {
         return findings.sections(JudgedQuestion.class).stream().toList();
     }

@@ -6,7 +6,7 @@ import elsom.core.plan.Question;
 import elsom.core.plan.Stated;
 import java.util.List;
 
-/** NextQuestions of a plan whose treatments are others now: each of all beside the control, once an endpoint and direction. */
+/** Questions of a plan whose treatments are others now: each of all beside the control, once an endpoint and direction. */
 final class NextQuestions {
     private NextQuestions() {}
 

@@ -69,7 +69,7 @@ public final class AskedQuestions implements Analysis {
                     question.asked(),
                     question.stated().label(),
                     Wording.of(question),
-                    Wording.changes(question),
+                    details(question),
                     Optional.of(new EndpointCode(question.kind().code()))));
             findings.flags(question.flags());
         }
@@ -77,6 +77,12 @@ public final class AskedQuestions implements Analysis {
         judge.factorial().forEach(question -> interaction(question, findings));
         ranked(judged, comparable.apply(evidence), findings);
         judge.weighted().ifPresent(weighted -> findings.section(weighted));
+    }
+
+    private static List<String> details(JudgedQuestion question) {
+        List<String> details = new ArrayList<>(question.coverage().sentences());
+        details.addAll(Wording.changes(question));
+        return details;
     }
 
     private static void interaction(JudgedQuestion question, Findings.Draft findings) {

@@ -39,6 +39,7 @@ final class ContrastsAccount {
                         + (question.stated().label().isEmpty()
                                 ? ""
                                 : " (" + question.stated().label() + ")"));
+        question.coverage().sentences().forEach(account::says);
         List<Table> tables = new ArrayList<>();
         if (!judgement.comparisons().isEmpty()) {
             tables.add(comparisons());

@@ -7,6 +7,7 @@ import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
 import elsom.core.trial.Reading;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -19,7 +20,8 @@ import java.util.Set;
 public final class Evidence {
     private final Plan plan;
     private final TrialRecord record;
-    private final Map<Integer, Set<EndpointCode>> read = new HashMap<>();
+    private final Map<Integer, Map<EndpointCode, Set<UnitCode>>> read = new HashMap<>();
+    private final boolean chosen;
     private final int look;
     private final Likelihoods likelihoods;
 
@@ -28,19 +30,30 @@ public final class Evidence {
         this.plan = plan;
         this.record = WorkedEndpoints.in(plan, record);
         for (Reading reading : this.record.readings()) {
-            Set<EndpointCode> endpoints = read.computeIfAbsent(reading.ref().look(), number -> new HashSet<>());
-            if (!endpoints.contains(reading.ref().endpoint())
+            Set<UnitCode> units = read.computeIfAbsent(reading.ref().look(), number -> new HashMap<>())
+                    .computeIfAbsent(reading.ref().endpoint(), code -> new HashSet<>());
+            if (!units.contains(reading.ref().unit())
                     && this.record.current(reading.ref()).isPresent()) {
-                endpoints.add(reading.ref().endpoint());
+                units.add(reading.ref().unit());
             }
         }
-        this.look = chosen(asked);
+        List<Look> begun = begun();
+        Optional<Look> wanted = begun.stream()
+                .filter(one -> asked.isPresent() && one.number() == asked.getAsInt())
+                .findFirst();
+        this.chosen = wanted.isPresent();
+        this.look = wanted.map(Look::number)
+                .orElseGet(() -> this.record.endpoints().stream()
+                        .flatMap(endpoint -> lookOf(endpoint.code()).stream())
+                        .mapToInt(Look::number)
+                        .max()
+                        .orElse(0));
     }
 
     /**
      * The evidence as it stood at a look.
      *
-     * @param asked the look's number; empty for the last complete one, else the last begun
+     * @param asked the look's number; empty for all there is, each endpoint at its own newest look
      */
     public static Evidence of(Plan plan, TrialRecord record, OptionalInt asked) {
         return of(plan, record, asked, Likelihoods.SHIPPED);
@@ -51,19 +64,6 @@ public final class Evidence {
         return new Evidence(plan, record, asked, likelihoods);
     }
 
-    private int chosen(OptionalInt asked) {
-        List<Look> begun = begun();
-        return begun.stream()
-                .filter(one -> asked.isPresent() && one.number() == asked.getAsInt())
-                .findFirst()
-                .or(() -> begun.stream()
-                        .filter(one -> record.progress(one).complete())
-                        .reduce((a, b) -> b))
-                .or(() -> begun.stream().reduce((a, b) -> b))
-                .map(Look::number)
-                .orElse(0);
-    }
-
     public Plan plan() {
         return plan;
     }
@@ -72,7 +72,7 @@ public final class Evidence {
         return record;
     }
 
-    /** The look the trial is judged at; 0 before any reading. */
+    /** The look that was chosen, else the last at which anything is judged; 0 before any reading. */
     public int look() {
         return look;
     }
@@ -85,21 +85,67 @@ public final class Evidence {
     /** Looks that have a reading, in order of time. */
     public List<Look> begun() {
         return record.looks().stream()
-                .filter(one -> !read.getOrDefault(one.number(), Set.of()).isEmpty())
+                .filter(one -> read.getOrDefault(one.number(), Map.of()).values().stream()
+                        .anyMatch(units -> !units.isEmpty()))
                 .toList();
     }
 
-    /** Looks up to the chosen one at which something was read, in order of time. */
+    /** Looks up to the one it is judged at, at which something was read, in order of time. */
     public List<Look> looksOf(EndpointCode endpoint) {
+        int last = lookOf(endpoint).map(Look::number).orElse(0);
+        return touched(endpoint).stream().filter(one -> one.number() <= last).toList();
+    }
+
+    private List<Look> touched(EndpointCode endpoint) {
         return record.looks().stream()
-                .filter(one -> one.number() <= look
-                        && read.getOrDefault(one.number(), Set.of()).contains(endpoint))
+                .filter(one -> (!chosen || one.number() <= look)
+                        && !units(endpoint, one).isEmpty())
                 .toList();
     }
 
-    /** The last look up to the chosen one at which something was read. */
+    private Set<UnitCode> units(EndpointCode endpoint, Look at) {
+        return read.getOrDefault(at.number(), Map.of()).getOrDefault(endpoint, Set.of());
+    }
+
+    /**
+     * The look at which an endpoint is judged: the last up to the chosen one at which it was read. Where none was chosen, a
+     * look that is still being made does not take the place of one that was: it counts once half its units are read.
+     */
     public Optional<Look> lookOf(EndpointCode endpoint) {
-        return looksOf(endpoint).stream().reduce((a, b) -> b);
+        List<Look> looks = touched(endpoint);
+        Optional<Look> newest = looks.stream().reduce((a, b) -> b);
+        return chosen || worked(endpoint)
+                ? newest
+                : looks.stream()
+                        .filter(one -> 2 * units(endpoint, one).size()
+                                >= record.progress(one).expected())
+                        .reduce((a, b) -> b)
+                        .or(() -> newest);
+    }
+
+    /** What is told of a look later than the one judged at, that is still being made; empty when there is none. */
+    public String underWay(EndpointCode endpoint) {
+        Optional<Look> judged = lookOf(endpoint);
+        return touched(endpoint).stream()
+                .filter(one -> judged.isPresent() && one.number() > judged.get().number())
+                .reduce((a, b) -> b)
+                .map(one -> "At " + one.name() + " " + units(endpoint, one).size() + " of "
+                        + record.progress(one).expected() + " are read so far; it counts once half of them are.")
+                .orElse("");
+    }
+
+    /** What is worked out of others is there where they are. */
+    private boolean worked(EndpointCode endpoint) {
+        return plan.asked().measure(endpoint).map(measure -> !measure.taken()).orElse(false);
+    }
+
+    /** Whether a look is the last of those planned for an endpoint: until then its answers are “so far”. */
+    public boolean lastPlanned(EndpointCode endpoint, Look at) {
+        return record.looks().stream()
+                .filter(one -> one.endpoints().contains(endpoint))
+                .reduce((a, b) -> b)
+                .map(last -> at.number() >= last.number())
+                .orElse(true);
     }
 
     /** Measures with values that have a reading up to the chosen look, in the plan's order. */

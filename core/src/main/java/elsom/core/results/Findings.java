@@ -87,6 +87,7 @@ public record Findings(
     public static Findings of(Evidence evidence, List<Analysis> analyses) {
         Draft draft = new Draft();
         analyses.forEach(analysis -> analysis.add(evidence, draft));
+        new DeathsAnswers().add(evidence, draft);
         new DepthAnswers().add(evidence, draft);
         new AgreementAnswers().add(evidence, draft);
         new WrittenAnswers().add(evidence, draft);
@@ -130,6 +131,11 @@ public record Findings(
 
         public void answer(Answered answered) {
             answers.add(answered);
+        }
+
+        /** An answer that is read before all others. */
+        void first(Answered answered) {
+            answers.add(0, answered);
         }
 
         public void section(Section section) {

@@ -23,6 +23,7 @@ import java.util.List;
  * @param kind what was compared, and how it is shown
  * @param direction which way is better; either way when nobody said
  * @param look at which it is answered
+ * @param coverage how much of that look it stands on
  * @param ask what the judgement was asked
  * @param overTime what the same question says at each look so far, in order of time
  */
@@ -33,6 +34,7 @@ public record JudgedQuestion(
         FigureKind kind,
         Direction direction,
         Look look,
+        Coverage coverage,
         Observations observations,
         Ask ask,
         Judgement judgement,

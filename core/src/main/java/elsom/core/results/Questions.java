@@ -224,6 +224,12 @@ public final class Questions {
                 instead.map(Derived::kind).orElseGet(() -> FigureKind.of(endpoint(measure))),
                 direction,
                 look,
+                Coverage.of(
+                        evidence.record(),
+                        look,
+                        observations,
+                        !evidence.lastPlanned(measure.endpoint().code(), look),
+                        evidence.underWay(measure.endpoint().code())),
                 observations,
                 ask,
                 judgement,

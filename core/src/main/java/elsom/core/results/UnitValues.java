@@ -17,6 +17,7 @@ import elsom.core.trial.Endpoint;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
 import elsom.core.trial.Mishap;
+import elsom.core.trial.MishapKind;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
@@ -158,9 +159,11 @@ public final class UnitValues {
     }
 
     private Value missing(ExperimentalUnit unit) {
-        return new Value.Missing(record.ended(unit.code())
-                .filter(mishap -> mishap.look() <= look.number())
-                .map(this::lost)
+        Optional<Mishap> ended = record.ended(unit.code()).filter(mishap -> mishap.look() <= look.number());
+        if (ended.map(Mishap::kind).filter(kind -> kind == MishapKind.DIED).isPresent()) {
+            return endpoint.whenDead().orElseGet(() -> new Value.Missing(lost(ended.get()), true));
+        }
+        return new Value.Missing(ended.map(this::lost)
                 .orElse(
                         record.possible(new ReadingRef(unit.code(), look.number(), endpoint.code(), 1))
                                 ? "not read"
@@ -168,6 +171,11 @@ public final class UnitValues {
     }
 
     private String lost(Mishap mishap) {
-        return "lost or dead at " + record.look(mishap.look()).map(Look::name).orElse("some look");
+        String what = switch (mishap.kind()) {
+            case DIED -> "died by ";
+            case TAKEN -> "lost or taken away at ";
+            default -> "lost or dead at ";
+        };
+        return what + record.look(mishap.look()).map(Look::name).orElse("some look");
     }
 }

@@ -27,6 +27,7 @@ public final class Wording {
     private static final int MOST_PAIRS_NAMED = 3;
     private static final int MOST_NAMED = 8;
 
+    private static final String REPEAT = "One trial, one lot: repeat it before you rely on it.";
     private static final List<Answer> CLEAR_FIRST =
             List.of(Answer.BETTER, Answer.WORSE, Answer.NO_DIFFERENCE, Answer.CANT_TELL);
 
@@ -40,7 +41,16 @@ public final class Wording {
 
     /** The answer of a question. */
     public static Verdict of(JudgedQuestion question) {
-        return new Wording(question).verdict();
+        Verdict verdict = new Wording(question).verdict();
+        return question.coverage().soFar() && verdict.firmness() != Firmness.CANT_TELL
+                ? new Verdict(
+                        Firmness.SO_FAR,
+                        "So far, " + Sentence.inside(verdict.sentence()),
+                        ("Its last look is still to come: whoever stops at the first clear look is wrong more often than"
+                                        + " 5 times in 100. "
+                                        + (verdict.wouldChange().startsWith(REPEAT) ? "" : verdict.wouldChange()))
+                                .strip())
+                : verdict;
     }
 
     /** A difference with its sign and unit: "+3.1 g", "−12 points". */
@@ -50,6 +60,9 @@ public final class Wording {
 
     /** An interval of a difference: "1.0 to 5.2 g"; an open end in words. */
     public static String interval(FigureKind kind, Interval interval) {
+        if (interval.low() == Double.POSITIVE_INFINITY || interval.high() == Double.NEGATIVE_INFINITY) {
+            return interval.low() > 0 ? "later, by a time without end so far" : "sooner, by a time without end so far";
+        }
         if (Double.isInfinite(interval.low()) && Double.isInfinite(interval.high())) {
             return "no bound on either side";
         }
@@ -156,8 +169,16 @@ public final class Wording {
 
     /** "+3.1 g (95 % interval +1.0 to +5.2 g), +18 % (+6 to +31 %)". */
     private String howMuch(Comparison c) {
-        if (c.interval().isEmpty() || Double.isNaN(c.difference())) {
+        int fewest = Math.min(
+                question.observations().seen(c.treatment()),
+                question.observations().seen(c.comparator()));
+        if (fewest == 0) {
             return "no unit of one of them was read";
+        }
+        if (c.interval().isEmpty() || Double.isNaN(c.difference())) {
+            return fewest == 1
+                    ? "one unit is left of one of them, which tells nothing of chance"
+                    : "nothing to judge by";
         }
         return (Double.isInfinite(c.difference()) ? "not yet in most units" : difference(kind, c.difference()))
                 + " (95 % interval " + interval(kind, c.interval().get()) + ")"
@@ -270,7 +291,7 @@ public final class Wording {
             said.add("Nobody said which difference matters, so “no difference that matters” can't be said.");
         }
         if (!open) {
-            said.add("One trial, one lot: repeat it before you rely on it.");
+            said.add(REPEAT);
         }
         return String.join(" ", said);
     }

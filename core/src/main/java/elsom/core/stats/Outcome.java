@@ -28,6 +28,11 @@ public sealed interface Outcome<T> {
         return this instanceof NotEstimable<T> none ? Optional.of(none.reason()) : Optional.empty();
     }
 
+    /** The result; what the reason makes is thrown where there is none. */
+    default T orElseThrow(Function<String, RuntimeException> why) {
+        return asOptional().orElseThrow(() -> why.apply(whyNot().orElseThrow()));
+    }
+
     default <R> Outcome<R> then(Function<T, Outcome<R>> next) {
         return asOptional().map(next).orElseGet(() -> notEstimable(whyNot().orElseThrow()));
     }

@@ -2,14 +2,16 @@ package elsom.core.stats;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.function.DoubleUnaryOperator;
+import java.util.Objects;
 import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
+import org.hipparchus.analysis.UnivariateFunction;
+import org.hipparchus.analysis.solvers.BrentSolver;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.DecompositionSolver;
 import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.RealMatrix;
-import org.hipparchus.linear.RealVector;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Logistic regression whose likelihood is penalised by Jeffreys' prior: estimates are finite where all or none of a group
@@ -19,29 +21,60 @@ import org.hipparchus.linear.RealVector;
  */
 public final class PenalisedLogistic {
     private static final int MOST_STEPS = 200;
-    private static final double SETTLED = 1e-11;
+    private static final double SETTLED = 1e-10;
     private static final double LONGEST_STEP = 3;
     private static final int MOST_HALVINGS = 30;
     private static final double FURTHEST = 40;
-    private static final int HALVINGS = 60;
+    private static final double CLOSE = 1e-9;
+    private static final int MOST_TRIES = 200;
+    private static final double TINY = 1e-300;
 
-    private final RealMatrix design;
+    private final double[][] design;
+    private final RealMatrix across;
     private final List<Proportion> groups;
-    private final RealVector coefficients;
+    private final double[] coefficients;
     private final double likelihood;
 
-    private PenalisedLogistic(RealMatrix design, List<Proportion> groups) {
+    private PenalisedLogistic(double[][] design, List<Proportion> groups) {
         this.design = design;
+        this.across = new Array2DRowRealMatrix(design).transpose();
         this.groups = groups;
-        Climb climb = climb(-1, 0, new ArrayRealVector(design.getColumnDimension()));
+        Climb climb = climb(-1, new double[design[0].length]);
         this.coefficients = climb.at;
         this.likelihood = climb.likelihood;
     }
 
-    private record Climb(RealVector at, double likelihood) {}
+    private static final class Climb {
+        private final double[] at;
+        private final double likelihood;
 
-    /** What the sums at some coefficients need: expected shares, information and its inverse. */
-    private record Point(RealVector shares, DecompositionSolver information, double likelihood) {}
+        Climb(double[] at, double likelihood) {
+            this.at = at;
+            this.likelihood = likelihood;
+        }
+    }
+
+    /** What the sums at some coefficients need: shares and weights of rows, the information with its solver if it has one. */
+    private static final class Point {
+        private final double[] shares;
+        private final double[] weights;
+        private final double[][] information;
+        private final @Nullable DecompositionSolver inverted;
+        private final double likelihood;
+
+        Point(
+                double[] shares,
+                double[] weights,
+                double[][] information,
+                @Nullable DecompositionSolver inverted,
+                double likelihood) {
+            this.shares = shares;
+            this.weights = weights;
+            this.information = information;
+            this.inverted = inverted;
+            this.likelihood = likelihood;
+        }
+    }
 
     /**
      * Fits counts.
@@ -56,12 +89,12 @@ public final class PenalisedLogistic {
                 || !new LUDecomposition(squares, 1e-9).getSolver().isNonSingular()) {
             return Outcome.notEstimable("More coefficients than the groups can tell apart");
         }
-        return Outcome.found(new PenalisedLogistic(x, List.copyOf(groups)));
+        return Outcome.found(new PenalisedLogistic(x.getData(), List.copyOf(groups)));
     }
 
     /** On the scale of log odds, in the design's order. */
     public List<Double> coefficients() {
-        return Arrays.stream(coefficients.toArray()).boxed().toList();
+        return Arrays.stream(coefficients).boxed().toList();
     }
 
     /** Of the penalised likelihood ratio of a coefficient against a value, on one degree of freedom. */
@@ -71,9 +104,9 @@ public final class PenalisedLogistic {
 
     /** Twice the fall of the penalised log likelihood when a coefficient is held at a value. */
     private double ratio(int coefficient, double value) {
-        RealVector start = coefficients.copy();
-        start.setEntry(coefficient, value);
-        return Math.max(0, 2 * (likelihood - climb(coefficient, value, start).likelihood));
+        double[] start = coefficients.clone();
+        start[coefficient] = value;
+        return Math.max(0, 2 * (likelihood - climb(coefficient, start).likelihood));
     }
 
     /**
@@ -83,103 +116,128 @@ public final class PenalisedLogistic {
      */
     public Interval interval(int coefficient, double alpha) {
         double most = ChiSquaredDistribution.of(1).inverseSurvivalProbability(alpha);
-        double best = coefficients.getEntry(coefficient);
-        DoubleUnaryOperator beyond = distance -> ratio(coefficient, best + distance) - most;
-        return new Interval(best + end(beyond, -1), best + end(beyond, 1));
+        return new Interval(end(coefficient, most, -1), end(coefficient, most, 1));
     }
 
-    private static double end(DoubleUnaryOperator beyond, double side) {
+    /** Each climb of the profile begins where the one before ended, which is near. */
+    private double end(int coefficient, double most, double side) {
+        double best = coefficients[coefficient];
+        double[][] last = {coefficients};
+        UnivariateFunction beyond = distance -> {
+            double[] start = last[0].clone();
+            start[coefficient] = best + side * distance;
+            Climb climb = climb(coefficient, start);
+            last[0] = climb.at;
+            return 2 * (likelihood - climb.likelihood) - most;
+        };
         double near = 0;
         double far = 1;
-        while (far < FURTHEST && beyond.applyAsDouble(side * far) < 0) {
+        while (far < FURTHEST && beyond.value(far) < 0) {
             near = far;
             far *= 2;
         }
-        if (far >= FURTHEST) {
-            return side * Double.POSITIVE_INFINITY;
-        }
-        for (int i = 0; i < HALVINGS && far - near > SETTLED; i++) {
-            double middle = (near + far) / 2;
-            if (beyond.applyAsDouble(side * middle) < 0) {
-                near = middle;
-            } else {
-                far = middle;
-            }
-        }
-        return side * (near + far) / 2;
+        return far >= FURTHEST
+                ? side * Double.POSITIVE_INFINITY
+                : best + side * new BrentSolver(CLOSE).solve(MOST_TRIES, beyond, near, far);
     }
 
-    /** Newton's steps up the penalised likelihood; one coefficient may be held, the penalty is of the whole design. */
-    private Climb climb(int held, double value, RealVector start) {
-        RealVector at = start;
+    /** Scoring steps up the penalised likelihood; one coefficient may be held, the penalty is of the whole design. */
+    private Climb climb(int held, double[] start) {
+        double[] at = start;
         Point point = point(at);
-        for (int i = 0; i < MOST_STEPS; i++) {
-            RealVector step = step(point, held);
-            double longest = step.getLInfNorm();
-            if (longest > LONGEST_STEP) {
-                step = step.mapMultiply(LONGEST_STEP / longest);
-            }
-            RealVector next = at.add(step);
+        for (int i = 0; i < MOST_STEPS && point.inverted != null; i++) {
+            double[] step = step(point, held);
+            double longest = Arrays.stream(step).map(Math::abs).max().orElse(0);
+            double part = longest > LONGEST_STEP ? LONGEST_STEP / longest : 1;
+            double[] next = added(at, step, part);
             Point there = point(next);
-            for (int half = 0; half < MOST_HALVINGS && !(there.likelihood >= point.likelihood - SETTLED); half++) {
-                step = step.mapMultiply(0.5);
-                next = at.add(step);
+            double least = point.likelihood - SETTLED;
+            for (int half = 0; half < MOST_HALVINGS && !(there.likelihood >= least); half++) {
+                part /= 2;
+                next = added(at, step, part);
                 there = point(next);
             }
-            at = next;
-            point = there;
-            if (step.getLInfNorm() < SETTLED) {
+            if (!(there.likelihood >= least)) {
                 break;
             }
-        }
-        if (held >= 0) {
-            at.setEntry(held, value);
+            double gained = there.likelihood - point.likelihood;
+            at = next;
+            point = there;
+            // As near the top as the likelihood can tell.
+            if (part * longest < SETTLED || (gained < SETTLED && part * longest < CLOSE)) {
+                break;
+            }
         }
         return new Climb(at, point.likelihood);
     }
 
-    private RealVector step(Point point, int held) {
-        int columns = design.getColumnDimension();
-        RealVector score = new ArrayRealVector(columns);
-        RealMatrix information = new Array2DRowRealMatrix(columns, columns);
-        for (int row = 0; row < groups.size(); row++) {
-            RealVector x = design.getRowVector(row);
-            double p = point.shares.getEntry(row);
-            double n = groups.get(row).n();
-            double leverage = n * p * (1 - p) * x.dotProduct(point.information.solve(x));
-            double left = groups.get(row).affected() - n * p + leverage * (0.5 - p);
-            score = score.add(x.mapMultiply(left));
-            information = information.add(x.outerProduct(x).scalarMultiply(n * p * (1 - p)));
+    private static double[] added(double[] at, double[] step, double part) {
+        double[] sum = at.clone();
+        for (int i = 0; i < sum.length; i++) {
+            sum[i] += part * step[i];
         }
-        if (held >= 0) {
-            score.setEntry(held, 0);
-            for (int i = 0; i < columns; i++) {
-                information.setEntry(held, i, 0);
-                information.setEntry(i, held, 0);
-            }
-            information.setEntry(held, held, 1);
-        }
-        return new LUDecomposition(information, 1e-300).getSolver().solve(score);
+        return sum;
     }
 
-    private Point point(RealVector at) {
-        int columns = design.getColumnDimension();
-        double[] shares = new double[groups.size()];
-        double sum = 0;
-        RealMatrix information = new Array2DRowRealMatrix(columns, columns);
-        for (int row = 0; row < groups.size(); row++) {
-            RealVector x = design.getRowVector(row);
-            double odds = Math.max(-FURTHEST, Math.min(FURTHEST, x.dotProduct(at)));
-            double p = 1 / (1 + Math.exp(-odds));
-            shares[row] = p;
-            sum -= groups.get(row).affected() * Math.log1p(Math.exp(-odds))
-                    + groups.get(row).unaffected() * Math.log1p(Math.exp(odds));
-            information = information.add(
-                    x.outerProduct(x).scalarMultiply(groups.get(row).n() * p * (1 - p)));
+    private double[] step(Point point, int held) {
+        int columns = design[0].length;
+        RealMatrix spread = Objects.requireNonNull(point.inverted).solve(across);
+        double[] score = new double[columns];
+        for (int row = 0; row < design.length; row++) {
+            double leverage = 0;
+            for (int i = 0; i < columns; i++) {
+                leverage += design[row][i] * spread.getEntry(i, row);
+            }
+            double p = point.shares[row];
+            double left =
+                    groups.get(row).affected() - groups.get(row).n() * p + point.weights[row] * leverage * (0.5 - p);
+            for (int i = 0; i < columns; i++) {
+                score[i] += left * design[row][i];
+            }
         }
-        LUDecomposition decomposed = new LUDecomposition(information, 1e-300);
+        if (held < 0) {
+            return point.inverted.solve(new ArrayRealVector(score, false)).toArray();
+        }
+        double[][] information = new double[columns][];
+        for (int i = 0; i < columns; i++) {
+            information[i] = i == held ? new double[columns] : point.information[i].clone();
+            information[i][held] = 0;
+        }
+        information[held][held] = 1;
+        score[held] = 0;
+        return new LUDecomposition(new Array2DRowRealMatrix(information, false), TINY)
+                .getSolver()
+                .solve(new ArrayRealVector(score, false))
+                .toArray();
+    }
+
+    private Point point(double[] at) {
+        int columns = design[0].length;
+        double[] shares = new double[design.length];
+        double[] weights = new double[design.length];
+        double[][] information = new double[columns][columns];
+        double sum = 0;
+        for (int row = 0; row < design.length; row++) {
+            double odds = 0;
+            for (int i = 0; i < columns; i++) {
+                odds += design[row][i] * at[i];
+            }
+            odds = Math.max(-FURTHEST, Math.min(FURTHEST, odds));
+            Proportion group = groups.get(row);
+            shares[row] = 1 / (1 + Math.exp(-odds));
+            weights[row] = group.n() * shares[row] * (1 - shares[row]);
+            sum -= group.affected() * Math.log1p(Math.exp(-odds)) + group.unaffected() * Math.log1p(Math.exp(odds));
+            for (int i = 0; i < columns; i++) {
+                double weighed = weights[row] * design[row][i];
+                for (int j = 0; weighed != 0 && j < columns; j++) {
+                    information[i][j] += weighed * design[row][j];
+                }
+            }
+        }
+        LUDecomposition decomposed = new LUDecomposition(new Array2DRowRealMatrix(information), TINY);
         double determinant = decomposed.getDeterminant();
-        double penalised = determinant > 0 ? sum + Math.log(determinant) / 2 : Double.NEGATIVE_INFINITY;
-        return new Point(new ArrayRealVector(shares, false), decomposed.getSolver(), penalised);
+        return determinant > 0
+                ? new Point(shares, weights, information, decomposed.getSolver(), sum + Math.log(determinant) / 2)
+                : new Point(shares, weights, information, null, Double.NEGATIVE_INFINITY);
     }
 }

@@ -73,7 +73,7 @@ public record Bench(
         return lightMap.at((at.column() - 0.5) / columns, (at.row() - 0.5) / rows);
     }
 
-    /** PlaceOrder for guard units, none on a bench without them. */
+    /** Places for guard units, none on a bench without them. */
     public Stream<BenchPosition> guards() {
         return guarded ? places().filter(this::rim) : Stream.empty();
     }

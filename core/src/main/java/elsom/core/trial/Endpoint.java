@@ -137,6 +137,16 @@ public record Endpoint(
         return counting.form.shared(record, ref, value);
     }
 
+    /** What a unit that died has, where its death is an end of the scale: injury is whole, of its plants none live. */
+    public Optional<Value> whenDead() {
+        if (takesSymptoms()) {
+            return Optional.of(new Value.Measured(highest));
+        }
+        return EndpointCode.LIVING.contains(code) && among() > 0
+                ? Optional.of(new Value.CountOf(0, among()))
+                : Optional.empty();
+    }
+
     /** Whether what was typed says more than the value. */
     public boolean keepsText() {
         return takesSymptoms() || !measured();

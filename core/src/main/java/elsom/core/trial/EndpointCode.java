@@ -1,5 +1,6 @@
 package elsom.core.trial;
 
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /** The name an endpoint has in files and in the store, such as {@code wet-mass}. */
@@ -8,6 +9,9 @@ public record EndpointCode(String value) {
 
     /** The score of injury, beside which symptoms may stand, whatever the kind of trial. */
     public static final EndpointCode INJURY = new EndpointCode("injury");
+
+    /** How many of a unit's plants live, by the names that kinds of trial give it. */
+    public static final Set<EndpointCode> LIVING = Set.of(new EndpointCode("alive"), new EndpointCode("survived"));
 
     public EndpointCode {
         if (!SHAPE.matcher(value).matches()) {

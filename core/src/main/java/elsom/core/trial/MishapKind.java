@@ -1,7 +1,13 @@
 package elsom.core.trial;
 
+import java.util.Arrays;
+import java.util.List;
+
 /** What went wrong on the bench. */
 public enum MishapKind {
+    DIED("Died", true),
+    TAKEN("Lost by accident, or taken away", true),
+    /** From before it was asked which. */
     LOST("Lost or dead", true),
     SPILLED("Spilled medium", false),
     FLOATED("Floated, would not wet", false),
@@ -26,6 +32,11 @@ public enum MishapKind {
     MishapKind(String label, boolean endsUnit) {
         this.label = label;
         this.endsUnit = endsUnit;
+    }
+
+    /** What may be written down; those that are no longer asked for are kept where they stand. */
+    public static List<MishapKind> offered() {
+        return Arrays.stream(values()).filter(kind -> kind != LOST).toList();
     }
 
     public String label() {

@@ -43,8 +43,9 @@ public final class SymptomCheck {
     private static Optional<String> gone(TrialRecord record, ReadingRef ref) {
         Optional<Mishap> ended = record.ended(ref.unit()).filter(mishap -> mishap.look() <= ref.look());
         if (ended.isPresent()) {
-            return Optional.of("was written down as lost or dead at "
-                    + record.look(ended.get().look()).map(Look::name).orElse("an earlier look"));
+            return Optional.of(
+                    "was written down as " + (ended.get().kind() == MishapKind.DIED ? "dead" : "lost or dead") + " at "
+                            + record.look(ended.get().look()).map(Look::name).orElse("an earlier look"));
         }
         return record.looks().stream()
                 .filter(look -> look.number() <= ref.look())

@@ -391,6 +391,13 @@ public final class TrialRecord {
         }
     }
 
+    /** Whether anything that was read at a look stands, of any unit. */
+    public boolean touched(Look look) {
+        return readings().stream()
+                .anyMatch(reading -> reading.ref().look() == look.number()
+                        && current(reading.ref()).map(reading::equals).orElse(false));
+    }
+
     /** The first look with something left to do; empty when all are complete. */
     public Optional<Look> nextLook() {
         return setup.looks.stream().filter(look -> !progress(look).complete()).findFirst();

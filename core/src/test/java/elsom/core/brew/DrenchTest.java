@@ -17,7 +17,7 @@ import java.util.List;
 import java.util.Objects;
 import org.junit.jupiter.api.Test;
 
-/** AeratedBrew become treatments of a growth trial. */
+/** Brews become treatments of a growth trial. */
 class DrenchTest {
     private static final Instant NOW = Instant.parse("2026-05-03T20:00:00Z");
 

@@ -94,10 +94,15 @@ public final class Measured {
 
     /** Loses a unit before a look. */
     public Measured lose(ExperimentalUnit unit, Look look) {
+        return end(MishapKind.LOST, unit, look);
+    }
+
+    /** Ends a unit before a look. */
+    public Measured end(MishapKind kind, ExperimentalUnit unit, Look look) {
         List<Mishap> mishaps = new ArrayList<>(record.mishaps());
         mishaps.add(new Mishap(
                 mishaps.size() + 1,
-                MishapKind.LOST,
+                kind,
                 "slug",
                 List.of(unit.code()),
                 look.number(),
@@ -107,7 +112,7 @@ public final class Measured {
         return holding(record.readings(), mishaps);
     }
 
-    private Measured holding(List<Reading> readings, List<Mishap> mishaps) {
+    Measured holding(List<Reading> readings, List<Mishap> mishaps) {
         record = TrialRecord.of(
                 record.trial(),
                 record.treatments(),

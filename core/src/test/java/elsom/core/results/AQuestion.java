@@ -103,6 +103,7 @@ final class AQuestion {
                 new FigureKind("mass", "Mass", "", UnitOfMeasure.GRAM, 1),
                 direction,
                 new Look(1, "day 9", Duration.ofDays(9), List.of(MASS)),
+                new Coverage(observations.seen().size(), observations.seen().size(), List.of(), false, ""),
                 observations,
                 ask,
                 Judge.of(observations, ask),

@@ -27,7 +27,7 @@ import java.util.List;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 
-/** PlaceOrder and words are readings like any other, and what does not apply at a look is skipped with its reason. */
+/** Places and words are readings like any other, and what does not apply at a look is skipped with its reason. */
 class KindsOfReadingTest {
     private static final Instant NOON = Instant.parse("2026-06-08T12:00:00Z");
 

@@ -107,7 +107,7 @@ record BenchPage(
                 station.name().orElse(""),
                 Json.of(data),
                 CHOSEN_BY_HAND,
-                List.of(MishapKind.values()),
+                MishapKind.offered(),
                 mishaps(record),
                 Arrays.asList(ScaleFault.values()),
                 scaleFault,

@@ -89,16 +89,21 @@ class DemoSentencesIT {
     private void trial(TrialRecord record, List<String> lines) {
         lines.add("# " + record.trial().id() + " " + record.trial().question());
         Findings last = workedOut.of(record, OptionalInt.empty());
+        lines.add("## as it opens");
+        told(last, lines);
         for (Look look : last.looks()) {
-            Findings findings = workedOut.of(record, OptionalInt.of(look.number()));
-            lines.add("## at " + look.name() + (look.number() == last.comparedAt() ? ", where it opens" : ""));
-            findings.answers().forEach(answered -> answer(answered, lines));
-            findings.flags().stream().map(DemoSentencesIT::flag).forEach(lines::add);
-            findings.groups().forEach(group -> lines.add(figures(group)));
+            lines.add("## at " + look.name());
+            told(workedOut.of(record, OptionalInt.of(look.number())), lines);
         }
         Audit audit = fairness.of(record, last);
         lines.add("## fair: " + audit.grade().label());
         audit.faults().stream().map(DemoSentencesIT::fault).forEach(lines::add);
+    }
+
+    private static void told(Findings findings, List<String> lines) {
+        findings.answers().forEach(answered -> answer(answered, lines));
+        findings.flags().stream().map(DemoSentencesIT::flag).forEach(lines::add);
+        findings.groups().forEach(group -> lines.add(figures(group)));
     }
 
     private static void answer(Findings.Answered answered, List<String> lines) {

@@ -23,15 +23,20 @@ import java.util.Optional;
 final class WaterFindings implements Analysis {
     @Override
     public void add(Evidence evidence, Findings.Draft findings) {
+        int judged = evidence.lookOf(WaterHolding.WET).map(Look::number).orElse(evidence.look());
         Weighings weighings =
-                Weighings.of(evidence.record(), evidence.plan().rules().refillFraction(), evidence.look());
+                Weighings.of(evidence.record(), evidence.plan().rules().refillFraction(), judged);
         findings.looks(WaterHolding.wetLooks(evidence.record())
                 .filter(evidence.begun()::contains)
                 .toList());
-        WaterVerdicts.of(weighings).forEach(verdict -> findings.answer(Findings.Answered.unasked(verdict)));
+        String underWay = evidence.underWay(WaterHolding.WET);
+        List<String> details = underWay.isEmpty() ? List.of() : List.of(underWay);
+        WaterVerdicts.of(weighings)
+                .forEach(verdict ->
+                        findings.answer(Findings.Answered.unasked(verdict).with(details)));
         findings.flags(WaterFlags.of(weighings.record(), weighings.weighed(), weighings.groups()));
         findings.figures(WaterKinds.ALL, weighings.units(), weighings.groups());
-        String look = evidence.record().look(evidence.look()).map(Look::name).orElse("");
+        String look = evidence.record().look(judged).map(Look::name).orElse("");
         for (Bench bench : weighings.record().benches()) {
             findings.section(new Courses(bench.number(), "Drying", weighings.courses(bench)));
             findings.section(new Volumes(bench.number(), look, weighings.compositions(bench)));

@@ -54,7 +54,7 @@ record Weighings(
     /** The look asked for if it is a wet one, else the last wet one before it that has a weighing; 0 for none. */
     private static int chosen(TrialRecord record, int asked) {
         return WaterHolding.wetLooks(record)
-                .filter(look -> look.number() <= asked && record.progress(look).begun())
+                .filter(look -> look.number() <= asked && record.touched(look))
                 .reduce((a, b) -> b)
                 .map(Look::number)
                 .orElse(0);

@@ -195,11 +195,11 @@ class WaterFindingsTest {
     }
 
     @Test
-    void comparesAtTheLastCompleteLookOrTheOneAsked() {
+    void comparesAtTheNewestLookThoughOneWasMissedOrAtTheOneAsked() {
         WaterTrial trial = fibreAndBrick();
         assertThat(of(trial).comparedAt()).isEqualTo(trial.look("day 4").number());
         trial.takeBack(trial.unit(1, 1), "day 4", WaterHolding.WET);
-        assertThat(of(trial).comparedAt()).isEqualTo(trial.look("day 2").number());
+        assertThat(of(trial).comparedAt()).isEqualTo(trial.look("day 4").number());
         assertThat(verdicts(of(trial)).get(0).firmness()).isEqualTo(Verdict.Firmness.SO_FAR);
         int asked = trial.look("6 h").number();
         assertThat(at(trial, OptionalInt.of(asked)).comparedAt()).isEqualTo(asked);
