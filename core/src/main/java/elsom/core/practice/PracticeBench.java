@@ -80,7 +80,7 @@ public final class PracticeBench {
             RandomDraw chance = chance(unit.code(), "lost");
             boolean lost = chance.share() < setting.dropOut();
             if (lost && 1 + chance.below(looks) == look.number() && look.number() > 1) {
-                wrong.add(new Wrong(MishapKind.LOST, "eaten by a slug", List.of(unit.code())));
+                wrong.add(new Wrong(MishapKind.TAKEN, "eaten by a slug", List.of(unit.code())));
             }
             if (look.number() == (looks + 1) / 2 && byTheHeater(unit)) {
                 dried.add(unit.code());

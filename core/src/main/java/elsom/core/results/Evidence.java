@@ -129,7 +129,7 @@ public final class Evidence {
         return touched(endpoint).stream()
                 .filter(one -> judged.isPresent() && one.number() > judged.get().number())
                 .reduce((a, b) -> b)
-                .map(one -> "At " + one.name() + " " + units(endpoint, one).size() + " of "
+                .map(one -> "At " + one.name() + ", " + units(endpoint, one).size() + " of "
                         + record.progress(one).expected() + " are read so far; it counts once half of them are.")
                 .orElse("");
     }

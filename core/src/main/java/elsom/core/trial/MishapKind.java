@@ -6,7 +6,7 @@ import java.util.List;
 /** What went wrong on the bench. */
 public enum MishapKind {
     DIED("Died", true),
-    TAKEN("Lost by accident, or taken away", true),
+    TAKEN("Lost or taken away", true),
     /** From before it was asked which. */
     LOST("Lost or dead", true),
     SPILLED("Spilled medium", false),

@@ -119,7 +119,7 @@ class PracticeBenchTest {
         List<Wrong> dried = new ArrayList<>();
         for (Look look : record.looks()) {
             for (Wrong wrong : bench.wrong(look)) {
-                if (wrong.kind() == MishapKind.LOST) {
+                if (wrong.kind() == MishapKind.TAKEN) {
                     lost.addAll(wrong.units());
                 } else {
                     dried.add(wrong);

@@ -72,7 +72,7 @@ class OwnLookTest {
         JudgedQuestion height = question(findings(OptionalInt.empty()), "height");
         assertThat(height.look()).isEqualTo(look(2));
         assertThat(height.coverage().sentences())
-                .containsExactly("At day 21 1 of 18 are read so far; it counts once half of them are.");
+                .containsExactly("At day 21, 1 of 18 are read so far; it counts once half of them are.");
         assertThat(question(findings(OptionalInt.of(3)), "height").look()).isEqualTo(look(3));
     }
 

@@ -111,7 +111,7 @@ class DemoGrowth {
         TrialRecord record = trials.snapshot(vinegar);
         logbook.note(
                 vinegar,
-                MishapKind.LOST,
+                MishapKind.TAKEN,
                 "eaten by a slug",
                 List.of(record.units().get(4).code()),
                 record.looks().size(),

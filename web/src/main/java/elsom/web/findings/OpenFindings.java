@@ -28,7 +28,7 @@ class OpenFindings {
     record Found(TrialRecord record, Findings findings, TrialHeader header) {}
 
     /**
-     * What a trial found by its last complete look.
+     * What a trial found by all that was read.
      *
      * @throws Refusal before the first reading, and while the trial is blind
      */

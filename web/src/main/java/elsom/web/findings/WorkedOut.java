@@ -48,7 +48,7 @@ public class WorkedOut {
     /**
      * The findings of a trial as it stands.
      *
-     * @param compareAt the look to compare at; empty for the last that is complete
+     * @param compareAt the look to compare at; empty for each question at its own
      */
     public Findings of(TrialRecord record, OptionalInt compareAt) {
         return kept.get(record, fresh -> new ConcurrentHashMap<>())

@@ -50,7 +50,7 @@ class Reports {
     }
 
     /**
-     * A trial's report by its last complete look.
+     * A trial's report by all that was read.
      *
      * @param sent prices and costs as they were typed; without them nothing is said of money
      */

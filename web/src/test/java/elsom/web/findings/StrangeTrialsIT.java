@@ -18,7 +18,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 /** No evidence whatever makes a page or a file fail. */
 @AppTest
 class StrangeTrialsIT {
-    private static final int TRIALS = 400;
+    private static final int TRIALS = 120;
     private static final List<String> PAGES = List.of(
             "/findings",
             "/findings/units",

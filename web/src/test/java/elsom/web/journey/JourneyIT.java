@@ -203,7 +203,7 @@ class JourneyIT extends BrowserTest {
         isAccessible();
         tabTo(page.locator("[data-note]"));
         page.keyboard().type("dropped, but whole");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Lost by accident"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Lost or taken away"))
                 .focus();
         press("Enter");
         assertThat(page.locator(".mishaps")).containsText("dropped, but whole");

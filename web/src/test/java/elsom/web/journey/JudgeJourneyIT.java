@@ -158,7 +158,7 @@ class JudgeJourneyIT extends PlanningTest {
         TrialRecord record = trials.snapshot(id);
         read(id, "injury", unit -> new int[] {0, 0, 1, 4, 8}[unit.treatment() - 1] + unit.replicate() % 2);
         findings(id);
-        assertThat(page.locator(".verdicts li").first()).containsText("Wood vinegar, injury at day 5: harm from ");
+        assertThat(page.locator(".verdicts li").first()).containsText("Wood vinegar, injury at day 10: harm from ");
         assertThat(page.locator(".verdicts")).containsText(Pattern.compile("worse: .*4 % \\(\\+\\d"));
         assertThat(page.locator(".comparisons .over-time"))
                 .hasCount(record.looks().size() > 1 ? 1 : 0);
@@ -180,7 +180,7 @@ class JudgeJourneyIT extends PlanningTest {
         assertThat(page.locator(".look-slider output")).hasText("day 1");
         assertThat(page.locator(".drawn-doses svg")).hasAttribute("aria-label", Pattern.compile("at day 1\\."));
         press("End");
-        assertThat(page.locator(".drawn-doses svg")).hasAttribute("aria-label", Pattern.compile("at day 5\\."));
+        assertThat(page.locator(".drawn-doses svg")).hasAttribute("aria-label", Pattern.compile("at day 10\\."));
     }
 
     /** From the strength to work with to a sheet of stock and water that can be printed. */
