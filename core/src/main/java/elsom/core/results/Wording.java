@@ -41,16 +41,21 @@ public final class Wording {
 
     /** The answer of a question. */
     public static Verdict of(JudgedQuestion question) {
-        Verdict verdict = new Wording(question).verdict();
-        return question.coverage().soFar() && verdict.firmness() != Firmness.CANT_TELL
-                ? new Verdict(
-                        Firmness.SO_FAR,
-                        "So far, " + Sentence.inside(verdict.sentence()),
-                        ("Its last look is still to come: whoever stops at the first clear look is wrong more often than"
-                                        + " 5 times in 100. "
-                                        + (verdict.wouldChange().startsWith(REPEAT) ? "" : verdict.wouldChange()))
-                                .strip())
-                : verdict;
+        return soFar(question, new Wording(question).verdict());
+    }
+
+    /** Before its last look nothing is firm. */
+    private static Verdict soFar(JudgedQuestion question, Verdict verdict) {
+        if (!question.coverage().soFar() || verdict.firmness() == Firmness.CANT_TELL) {
+            return verdict;
+        }
+        String next = verdict.wouldChange().startsWith(REPEAT) ? "" : verdict.wouldChange();
+        return new Verdict(
+                Firmness.SO_FAR,
+                "So far, " + Sentence.inside(verdict.sentence()),
+                ("Its last look is still to come: whoever stops at the first clear look is wrong more often than 5 times in"
+                                + " 100. " + next)
+                        .strip());
     }
 
     /** A difference with its sign and unit: "+3.1 g", "−12 points". */
@@ -355,14 +360,18 @@ public final class Wording {
                             + ".",
                     (wording.mainEffects() + " " + odds).strip());
         }
-        return new Verdict(
-                Firmness.DIFFERENT,
-                Sentence.capital(factor) + " does not do the same everywhere: " + wording.does(found.first()) + " in "
-                        + first
-                        + ", "
-                        + wording.does(found.second()) + " in " + second + "; the two differ by " + size + " in "
-                        + wording.what() + ".",
-                ("So there is no one effect to speak of: read each row by itself. " + odds).strip());
+        return soFar(
+                question,
+                new Verdict(
+                        Firmness.DIFFERENT,
+                        Sentence.capital(factor) + " does not do the same everywhere: " + wording.does(found.first())
+                                + " in "
+                                + first
+                                + ", "
+                                + wording.does(found.second()) + " in " + second + "; the two differ by " + size
+                                + " in "
+                                + wording.what() + ".",
+                        ("So there is no one effect to speak of: read each row by itself. " + odds).strip()));
     }
 
     private static String odds(Interaction.Odds odds) {
