@@ -100,7 +100,8 @@ final class Contrasts {
         Interval interval = model.interval(combination, critical);
         double comparator = means[pair.comparator()];
         OptionalDouble margin = Margins.of(ask, comparator);
-        Answer answer = Survivors.of(all, pair, ask.alpha(), Answer.of(interval, all.better(), margin));
+        Answer byMeans = Answer.of(interval, all.better(), margin);
+        Answer answer = Survivors.of(all, pair, ask.alpha(), byMeans);
         return new Comparison(
                 pair.treatment(),
                 pair.comparator(),
@@ -112,7 +113,7 @@ final class Contrasts {
                 rankP,
                 margin,
                 answer,
-                answer == Answer.CANT_TELL
+                byMeans == Answer.CANT_TELL
                         ? Margins.unitsToTell(model.scatter(), difference, margin, critical)
                         : OptionalInt.empty());
     }

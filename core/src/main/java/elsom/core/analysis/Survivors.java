@@ -13,25 +13,31 @@ final class Survivors {
 
     /** The answer of a pair's means, kept only where its dead don't speak against it. */
     static Answer of(Observations all, Pairing.Pair pair, double alpha, Answer byMeans) {
-        int treated = all.deaths(pair.treatment());
-        int beside = all.deaths(pair.comparator());
-        if (treated == 0 && beside == 0) {
+        double treated = share(all, pair.treatment());
+        double beside = share(all, pair.comparator());
+        boolean against = switch (byMeans) {
+            case BETTER -> treated > beside;
+            case WORSE -> treated < beside;
+            case NO_DIFFERENCE -> treated != beside;
+            case CANT_TELL -> false;
+        };
+        if (!against) {
             return byMeans;
         }
         WorstRank ranked = WorstRank.of(
                 living(all, pair.comparator()),
-                beside,
+                all.deaths(pair.comparator()),
                 living(all, pair.treatment()),
-                treated,
+                all.deaths(pair.treatment()),
                 all.better() == Observations.Better.HIGHER);
-        boolean better = ranked.pExactBetter() <= alpha / 2;
-        boolean worse = ranked.pExactWorse() <= alpha / 2;
-        return switch (byMeans) {
-            case BETTER -> better ? Answer.BETTER : Answer.CANT_TELL;
-            case WORSE -> worse ? Answer.WORSE : Answer.CANT_TELL;
-            case NO_DIFFERENCE -> treated == beside ? Answer.NO_DIFFERENCE : worse ? Answer.WORSE : Answer.CANT_TELL;
-            case CANT_TELL -> Answer.CANT_TELL;
-        };
+        boolean holds = (byMeans == Answer.BETTER && ranked.pExactBetter() <= alpha / 2)
+                || (byMeans == Answer.WORSE && ranked.pExactWorse() <= alpha / 2);
+        return holds ? byMeans : Answer.CANT_TELL;
+    }
+
+    private static double share(Observations all, int arm) {
+        int deaths = all.deaths(arm);
+        return deaths == 0 ? 0 : deaths / (double) (deaths + all.seen(arm));
     }
 
     private static List<Double> living(Observations all, int arm) {

@@ -192,10 +192,9 @@ public record DoseEffect(
                         alpha));
         TreeMap<Double, Boolean> harmed = new TreeMap<>();
         Map<Double, Double> unseen = new HashMap<>();
-        // A dose at which all died was tested, and its harm was seen.
+        // A dose that left one or none alive was tested, and its harm was seen.
         treated.stream()
-                .filter(one -> observations.deaths(one.arm()) > 0
-                        && observations.deaths(one.arm()) == observations.planned(one.arm()))
+                .filter(one -> observations.deaths(one.arm()) > 0 && observations.seen(one.arm()) < 2)
                 .forEach(one -> {
                     harmed.put(one.dose(), true);
                     unseen.put(one.dose(), 0.0);

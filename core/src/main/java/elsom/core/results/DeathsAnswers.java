@@ -39,12 +39,12 @@ final class DeathsAnswers implements Analysis {
     @Override
     public void add(Evidence evidence, Findings.Draft findings) {
         TrialRecord record = evidence.record();
-        List<Row> rows = rows(record, evidence.look());
+        List<Row> rows = rows(record, evidence.reach());
         if (rows.stream().allMatch(row -> row.died().affected() == 0)) {
             return;
         }
         findings.first(Findings.Answered.unasked(verdict(rows)));
-        record.look(evidence.look()).map(look -> section(look, rows)).ifPresent(findings::section);
+        record.look(evidence.reach()).map(look -> section(look, rows)).ifPresent(findings::section);
     }
 
     private static List<Row> rows(TrialRecord record, int look) {

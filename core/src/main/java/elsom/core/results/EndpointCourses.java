@@ -81,6 +81,6 @@ public final class EndpointCourses implements Analysis {
     }
 
     private static Optional<Double> value(TrialRecord record, Endpoint endpoint, Look look, ExperimentalUnit unit) {
-        return endpoint.seen(UnitValues.readings(record, endpoint, look, unit)).map(Value::inSums);
+        return UnitValues.seen(record, endpoint, look, unit).map(Value::inSums);
     }
 }

@@ -160,15 +160,28 @@ public final class EndpointFigures implements Analysis {
         /** Sub-readings are averaged: a unit is what was randomised. */
         private Optional<Figure> figure(FigureKind kind, ExperimentalUnit unit) {
             Endpoint endpoint = Objects.requireNonNull(endpoints.get(kind));
-            List<Reading> readings =
-                    UnitValues.readings(record, endpoint, Objects.requireNonNull(looks.get(kind)), unit);
+            Look look = Objects.requireNonNull(looks.get(kind));
+            List<Reading> readings = UnitValues.readings(record, endpoint, look, unit);
+            Optional<Value> seen = UnitValues.seen(record, endpoint, look, unit);
             if (readings.isEmpty()) {
-                return Optional.empty();
+                return seen.map(value -> died(kind, unit, value.inSums()));
             }
-            return endpoint.seen(readings)
-                    .map(value -> value instanceof Value.CountOf count
-                            ? share(kind, unit, readings.get(0), count)
-                            : mean(kind, endpoint, unit, readings, value.inSums()));
+            return seen.map(value -> value instanceof Value.CountOf count
+                    ? share(kind, unit, readings.get(0), count)
+                    : mean(kind, endpoint, unit, readings, value.inSums()));
+        }
+
+        private static Figure died(FigureKind kind, ExperimentalUnit unit, double end) {
+            return new Figure(
+                    kind,
+                    end,
+                    new Working(
+                            Sentence.inside(kind.label()) + ", " + unit.code(),
+                            "it died: the end of the scale",
+                            List.of(),
+                            List.of("died = " + kind.show(end)),
+                            Source.DEFINITION,
+                            List.of()));
         }
 
         private static Figure share(FigureKind kind, ExperimentalUnit unit, Reading reading, Value.CountOf count) {

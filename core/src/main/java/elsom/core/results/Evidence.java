@@ -6,6 +6,7 @@ import elsom.core.plan.Plan;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
 import elsom.core.trial.Reading;
+import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import java.util.HashMap;
@@ -77,6 +78,13 @@ public final class Evidence {
         return look;
     }
 
+    /** The last look of which anything is taken: the chosen one, else the last of all. */
+    public int reach() {
+        return chosen
+                ? look
+                : record.looks().stream().mapToInt(Look::number).max().orElse(0);
+    }
+
     /** By what causes of injury are judged. */
     public Likelihoods likelihoods() {
         return likelihoods;
@@ -117,10 +125,17 @@ public final class Evidence {
         return chosen || worked(endpoint)
                 ? newest
                 : looks.stream()
-                        .filter(one -> 2 * units(endpoint, one).size()
-                                >= record.progress(one).expected())
+                        .filter(one -> 2L * units(endpoint, one).size() >= expected(endpoint, one))
                         .reduce((a, b) -> b)
                         .or(() -> newest);
+    }
+
+    /** Units that could have been read: they stand, and there is something of them to read. */
+    private long expected(EndpointCode endpoint, Look at) {
+        return record.units().stream()
+                .filter(unit -> record.expected(unit.code(), at.number())
+                        && record.possible(new ReadingRef(unit.code(), at.number(), endpoint)))
+                .count();
     }
 
     /** What is told of a look later than the one judged at, that is still being made; empty when there is none. */
@@ -129,8 +144,8 @@ public final class Evidence {
         return touched(endpoint).stream()
                 .filter(one -> judged.isPresent() && one.number() > judged.get().number())
                 .reduce((a, b) -> b)
-                .map(one -> "At " + one.name() + ", " + units(endpoint, one).size() + " of "
-                        + record.progress(one).expected() + " are read so far; it counts once half of them are.")
+                .map(one -> "At " + one.name() + ", " + units(endpoint, one).size() + " of " + expected(endpoint, one)
+                        + " are read so far; it counts once half of them are.")
                 .orElse("");
     }
 

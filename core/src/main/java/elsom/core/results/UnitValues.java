@@ -149,6 +149,18 @@ public final class UnitValues {
         return endpoint.seen(readings).orElseGet(() -> new Value.Missing("not a count"));
     }
 
+    /** What a unit has at a look: what was read, or what its death is on the endpoint's scale; empty for nothing. */
+    static Optional<Value> seen(TrialRecord record, Endpoint endpoint, Look look, ExperimentalUnit unit) {
+        List<Reading> readings = readings(record, endpoint, look, unit);
+        return readings.isEmpty() && died(record, look, unit) ? endpoint.whenDead() : endpoint.seen(readings);
+    }
+
+    private static boolean died(TrialRecord record, Look look, ExperimentalUnit unit) {
+        return record.ended(unit.code())
+                .filter(mishap -> mishap.kind() == MishapKind.DIED && mishap.look() <= look.number())
+                .isPresent();
+    }
+
     /** A unit's readings that stand, sub-reading by sub-reading. */
     public static List<Reading> readings(TrialRecord record, Endpoint endpoint, Look look, ExperimentalUnit unit) {
         return IntStream.rangeClosed(1, endpoint.readingsEach())
@@ -160,8 +172,8 @@ public final class UnitValues {
 
     private Value missing(ExperimentalUnit unit) {
         Optional<Mishap> ended = record.ended(unit.code()).filter(mishap -> mishap.look() <= look.number());
-        if (ended.map(Mishap::kind).filter(kind -> kind == MishapKind.DIED).isPresent()) {
-            return endpoint.whenDead().orElseGet(() -> new Value.Missing(lost(ended.get()), true));
+        if (died(record, look, unit)) {
+            return endpoint.whenDead().orElseGet(() -> new Value.Missing(lost(ended.orElseThrow()), true));
         }
         return new Value.Missing(ended.map(this::lost)
                 .orElse(

@@ -285,12 +285,11 @@ public final class Wording {
                 .max();
         boolean open = comparisons.stream().anyMatch(c -> c.answer() == Answer.CANT_TELL);
         List<String> said = new ArrayList<>();
-        if (open) {
-            said.add(
-                    most.isPresent()
-                            ? "By the scatter seen, " + most.getAsInt()
-                                    + " units of each would likely tell what can't be told yet."
-                            : "More than 500 units of each would be needed to tell them apart.");
+        if (most.isPresent()) {
+            said.add("By the scatter seen, " + most.getAsInt()
+                    + " units of each would likely tell what can't be told yet.");
+        } else if (comparisons.stream().anyMatch(Wording::byScatterAlone)) {
+            said.add("More than 500 units of each would be needed to tell them apart.");
         }
         if (comparisons.stream().allMatch(c -> c.margin().isEmpty())) {
             said.add("Nobody said which difference matters, so “no difference that matters” can't be said.");
@@ -299,6 +298,15 @@ public final class Wording {
             said.add(REPEAT);
         }
         return String.join(" ", said);
+    }
+
+    /** Whether only more units would tell: not where one is left, its dead speak against it, or something has not come. */
+    private static boolean byScatterAlone(Comparison c) {
+        return c.answer() == Answer.CANT_TELL
+                && !c.clear()
+                && c.interval()
+                        .filter(i -> Double.isFinite(i.low()) && Double.isFinite(i.high()))
+                        .isPresent();
     }
 
     /** When answers changed: "Harmless-looking until day 3, worse from day 7", one sentence for each that did. */

@@ -32,7 +32,7 @@ public record LogRank(
         OptionalDouble pExactLater) {
     private static final double STEP = 1e8;
     private static final double SAME = 1e-6;
-    private static final int MOST_SUMS = 400_000;
+    private static final int MOST_SUMS = 100_000;
 
     /**
      * A unit.
@@ -136,7 +136,7 @@ public record LogRank(
             for (int taken = Math.min(i + 1, treated); taken >= 1; taken--) {
                 Map<Long, Double> to = ways.get(taken);
                 ways.get(taken - 1).forEach((sum, number) -> to.merge(sum + score, number, Double::sum));
-                if (to.size() > MOST_SUMS) {
+                if (ways.stream().mapToInt(Map::size).sum() > MOST_SUMS) {
                     return Map.of();
                 }
             }

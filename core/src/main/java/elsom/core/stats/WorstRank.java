@@ -11,7 +11,7 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  *
  * @param rankSumTreatment of the treated, high where they did better
  * @param winProbability the chance that a treated unit does better than another, ties half
- * @param pExact two-sided
+ * @param pExact two-sided; of more than 120 units the normal form with continuity
  * @param deathsFisherP of the deaths alone, by Fisher's exact test
  */
 public record WorstRank(
@@ -29,6 +29,9 @@ public record WorstRank(
         OptionalDouble pNormalContinuity,
         double deathsFisherP) {
     private static final double SAME = 1e-9;
+
+    /** Units whose permutations are counted; of more the normal form with continuity is as good. */
+    private static final int MOST_COUNTED = 120;
 
     /**
      * The test; each side needs a unit, dead or alive.
@@ -64,14 +67,23 @@ public record WorstRank(
             doubled[i] = (int) Math.round(2 * ranks.rank(i));
             sum += i >= n ? ranks.rank(i) : 0;
         }
-        RankSums sums = RankSums.of(doubled, m);
         double total = n + m;
         double middle = m * (total + 1) / 2;
         double off = Math.abs(sum - middle);
-        double better = sums.atLeast(2 * sum);
-        double worse = sums.atMost(2 * sum);
-        double both = off < SAME ? 1 : sums.atLeast(2 * (middle + off)) + sums.atMost(2 * (middle - off));
         double variance = (double) n * m / 12 * (total + 1 - ranks.tieSum() / (total * (total - 1)));
+        double better;
+        double worse;
+        double both;
+        if (total <= MOST_COUNTED) {
+            RankSums sums = RankSums.of(doubled, m);
+            better = sums.atLeast(2 * sum);
+            worse = sums.atMost(2 * sum);
+            both = off < SAME ? 1 : sums.atLeast(2 * (middle + off)) + sums.atMost(2 * (middle - off));
+        } else {
+            both = normal(Math.max(0, off - 0.5), variance).orElse(1);
+            better = sum >= middle ? both / 2 : 1 - both / 2;
+            worse = sum <= middle ? both / 2 : 1 - both / 2;
+        }
         return new WorstRank(
                 n,
                 m,

@@ -117,4 +117,64 @@ class DeathsTest {
         assertThat(effect.tested().loec()).hasValue(10);
         assertThat(effect.tested().noec()).hasValue(5);
     }
+
+    /** Three of each can't show much by ranks; dead on the side that did worse don't take the "worse" away. */
+    @Test
+    void deadOnTheWorseSideDoNotHideTheHarm() {
+        Plan plan = plan("none", "drench");
+        Measured made = grown(plan, new double[] {20, 21, 20, 21, 20, 21}, new double[] {10, 11, 10, 11, 10}, 1);
+        assertThat(first(findings(plan, made.record())).answer()).isEqualTo(Answer.WORSE);
+        Measured two = grown(plan, new double[] {20, 21, 20, 21, 20, 21}, new double[] {10, 11}, 4);
+        assertThat(first(findings(plan, two.record())).answer()).isEqualTo(Answer.WORSE);
+    }
+
+    @Test
+    void allThatDiedWhereNothingWasReadAfterwardsAreToldAll() {
+        Plan plan = plan("none", "drench");
+        Measured made = Measured.started(plan);
+        Look second = made.record().looks().get(1);
+        Look end = made.record().looks().get(3);
+        made.read("height", 1, 10, 11, 12, 10, 11, 12).read("height", 2, 10, 11, 12, 10, 11, 12);
+        for (int treatment = 1; treatment <= 2; treatment++) {
+            for (int i = 1; i <= 6; i++) {
+                made.end(MishapKind.DIED, made.unit(treatment, i), end);
+            }
+        }
+        Findings findings = findings(plan, made.record());
+        assertThat(findings.answers().get(0).verdict().sentence()).contains("6 of 6 in none", "6 of 6 in drench");
+        Findings then = Protocols.find(plan.protocol())
+                .orElseThrow()
+                .findings(Evidence.of(plan, made.record(), OptionalInt.of(second.number())));
+        assertThat(then.answers()).noneMatch(one -> one.verdict().sentence().startsWith("Died"));
+    }
+
+    /** The mean in the table is the mean that is judged. */
+    @Test
+    void theDeadHaveTheWholeInjuryInTablesToo() {
+        Plan plan = APlan.of("dose-series")
+                .factors(APlan.doses(null, null, 0, 1, 5, 10))
+                .replicates(4)
+                .asking(APlan.question("injury"))
+                .plan();
+        Measured made = Measured.started(plan);
+        for (int treatment = 1; treatment <= 4; treatment++) {
+            for (int i = 1; i <= (treatment == 4 ? 2 : 4); i++) {
+                for (Look look : made.record().looks()) {
+                    made.add(made.unit(treatment, i), look, "injury", 1, treatment);
+                }
+            }
+        }
+        Look last = made.record().looks().get(made.record().looks().size() - 1);
+        made.end(MishapKind.DIED, made.unit(4, 3), last).end(MishapKind.DIED, made.unit(4, 4), last);
+        Findings findings = findings(plan, made.record());
+        JudgedQuestion question = findings.sections(JudgedQuestion.class).get(0);
+        assertThat(question.judgement().means().get(3)).isEqualTo(7);
+        assertThat(findings.groups()
+                        .get(3)
+                        .figure(findings.kind("injury").orElseThrow())
+                        .orElseThrow()
+                        .summary()
+                        .mean())
+                .isEqualTo(7);
+    }
 }
