@@ -1,5 +1,6 @@
 package elsom.core.audit;
 
+import elsom.core.figure.FigureKind;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.UnitCode;
 import java.util.List;
@@ -13,7 +14,7 @@ import java.util.Set;
  * @param pushes which way it could have pushed the result; empty where that can't be said
  * @param next what to do next time
  * @param units those it is about; empty when it is about the whole trial
- * @param about endpoints whose verdicts it touches; empty when it touches all
+ * @param about endpoints, or figures made of some, whose verdicts it touches; empty when it touches all
  */
 public record Fault(
         FaultCode code,
@@ -23,14 +24,14 @@ public record Fault(
         String pushes,
         String next,
         List<UnitCode> units,
-        Set<EndpointCode> about) {
+        List<FigureKind> about) {
     public Fault {
         units = List.copyOf(units);
-        about = Set.copyOf(about);
+        about = List.copyOf(about);
     }
 
     static Fault of(FaultCode code, Grade grade, String seen, String why, String next) {
-        return new Fault(code, grade, seen, why, "", next, List.of(), Set.of());
+        return new Fault(code, grade, seen, why, "", next, List.of(), List.of());
     }
 
     Fault pushing(String way) {
@@ -41,12 +42,20 @@ public record Fault(
         return new Fault(code, grade, seen, why, pushes, next, which, about);
     }
 
-    Fault of(Set<EndpointCode> endpoints) {
-        return new Fault(code, grade, seen, why, pushes, next, units, endpoints);
+    Fault of(FigureKind kind) {
+        return new Fault(code, grade, seen, why, pushes, next, units, List.of(kind));
+    }
+
+    Fault of(AuditCase trial, Set<EndpointCode> endpoints) {
+        List<FigureKind> kinds = trial.record().endpoints().stream()
+                .filter(endpoint -> endpoints.contains(endpoint.code()))
+                .map(FigureKind::of)
+                .toList();
+        return new Fault(code, grade, seen, why, pushes, next, units, kinds);
     }
 
     /** Whether it touches what is said of an endpoint. */
     public boolean touches(EndpointCode endpoint) {
-        return about.isEmpty() || about.contains(endpoint);
+        return about.isEmpty() || about.stream().anyMatch(kind -> kind.code().equals(endpoint.value()));
     }
 }

@@ -23,7 +23,7 @@ final class InstrumentChanged implements AuditRule {
                                                 : "."),
                                 "Two instruments rarely agree; where each has its own treatments, they can't be told apart.",
                                 "One instrument for a look, or each unit read with both.")
-                        .of(entry.getValue()))
+                        .of(trial, entry.getValue()))
                 .toList();
     }
 }

@@ -19,7 +19,7 @@ final class MeterNotChecked implements AuditRule {
         return UncheckedMeter.of(trial.record()).stream()
                 .map(flag -> Fault.of(FaultCode.METER, Grade.SHAKY, flag.seen(), flag.why(), flag.next())
                         .at(flag.units().stream().map(UnitCode::new).toList())
-                        .of(read))
+                        .of(trial, read))
                 .toList();
     }
 }

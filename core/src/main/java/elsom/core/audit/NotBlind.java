@@ -24,6 +24,6 @@ final class NotBlind implements AuditRule {
                                 "Who knows what a pot got sees a little of what is expected; nobody is free of it.",
                                 "Make the trial blind in the plan: labels and bench then show codes only.")
                         .pushing("Towards what was expected.")
-                        .of(scored));
+                        .of(trial, scored));
     }
 }

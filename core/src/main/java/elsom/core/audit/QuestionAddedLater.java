@@ -1,9 +1,7 @@
 package elsom.core.audit;
 
 import elsom.core.plan.Stated;
-import elsom.core.trial.EndpointCode;
 import java.util.List;
-import java.util.Set;
 
 /** Questions that were added when the trial ran. */
 final class QuestionAddedLater implements AuditRule {
@@ -19,7 +17,7 @@ final class QuestionAddedLater implements AuditRule {
                                 "Who looks first and asks then finds what stood out, and something always stands out.",
                                 "Ask it before the start of the next trial.")
                         .pushing("Towards a difference where there is none.")
-                        .of(Set.of(new EndpointCode(question.kind().code()))))
+                        .of(question.kind()))
                 .toList();
     }
 }

@@ -23,7 +23,7 @@ final class SeveralScorers implements AuditRule {
                                                 : "."),
                                 "One pair of eyes gives more points than another.",
                                 "One scorer for a look, or both score all units: “score again”.")
-                        .of(entry.getValue()))
+                        .of(trial, entry.getValue()))
                 .toList();
     }
 }

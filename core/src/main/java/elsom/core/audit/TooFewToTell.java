@@ -3,11 +3,9 @@ package elsom.core.audit;
 import elsom.core.analysis.Answer;
 import elsom.core.analysis.Comparison;
 import elsom.core.results.JudgedQuestion;
-import elsom.core.trial.EndpointCode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
-import java.util.Set;
 
 /** Questions whose answer could not have been told with these units. */
 final class TooFewToTell implements AuditRule {
@@ -38,7 +36,7 @@ final class TooFewToTell implements AuditRule {
                                 needed.isPresent()
                                         ? "About " + needed.getAsInt() + " units of each would likely tell."
                                         : "More units, or a sharper way to measure.")
-                        .of(Set.of(new EndpointCode(question.kind().code()))));
+                        .of(question.kind()));
             }
         }
         return faults;

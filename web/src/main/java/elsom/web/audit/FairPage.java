@@ -3,6 +3,7 @@ package elsom.web.audit;
 import elsom.core.audit.Audit;
 import elsom.core.audit.Fault;
 import elsom.core.audit.Grade;
+import elsom.core.figure.FigureKind;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
@@ -53,7 +54,7 @@ public record FairPage(
     public static FairPage of(TrialRecord record, FairMark mark, Audit audit, int shown, Instant now) {
         List<Line> lines = new ArrayList<>();
         for (Fault fault : audit.faults()) {
-            lines.add(line(record, fault, lines.size() + 1));
+            lines.add(line(fault, lines.size() + 1));
         }
         boolean known =
                 shown >= 1 && shown <= lines.size() && lines.get(shown - 1).onMap();
@@ -81,7 +82,7 @@ public record FairPage(
                 "/trials/" + record.trial().id() + "/units/" + unit.code());
     }
 
-    private static Line line(TrialRecord record, Fault fault, int number) {
+    private static Line line(Fault fault, int number) {
         return new Line(
                 number,
                 fault.grade(),
@@ -89,10 +90,7 @@ public record FairPage(
                 fault.why(),
                 fault.pushes(),
                 fault.next(),
-                fault.about().stream()
-                        .map(code -> record.endpoint(code).name())
-                        .sorted()
-                        .collect(Collectors.joining(", ")),
+                fault.about().stream().map(FigureKind::label).sorted().collect(Collectors.joining(", ")),
                 fault.units().isEmpty() || fault.units().size() > FEW
                         ? ""
                         : fault.units().stream().map(UnitCode::value).collect(Collectors.joining(" ")),
