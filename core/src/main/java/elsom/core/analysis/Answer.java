@@ -8,6 +8,10 @@ public enum Answer {
     BETTER,
     WORSE,
     NO_DIFFERENCE,
+    /** Not worse by what matters, which is all that was asked. */
+    AS_GOOD,
+    /** Worse by what matters, where it was asked whether it is as good. */
+    NOT_AS_GOOD,
     CANT_TELL;
 
     /**
@@ -29,5 +33,21 @@ public enum Answer {
             return CANT_TELL;
         }
         return higher == (better == Observations.Better.HIGHER) ? BETTER : WORSE;
+    }
+
+    /** The answer to what was asked. */
+    static Answer asked(Ask ask, Interval difference, Observations.Better better, OptionalDouble margin) {
+        return ask.asGood() ? asGood(difference, better, margin) : of(difference, better, margin);
+    }
+
+    /** Whether it is as good, on an interval whose ends each hold by themselves; without a margin it can't be told. */
+    static Answer asGood(Interval difference, Observations.Better better, OptionalDouble margin) {
+        if (margin.isEmpty()) {
+            return CANT_TELL;
+        }
+        boolean higher = better == Observations.Better.HIGHER;
+        double least = higher ? difference.low() : -difference.high();
+        double most = higher ? difference.high() : -difference.low();
+        return least > -margin.getAsDouble() ? AS_GOOD : most < -margin.getAsDouble() ? NOT_AS_GOOD : CANT_TELL;
     }
 }

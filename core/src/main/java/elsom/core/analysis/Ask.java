@@ -10,10 +10,17 @@ import java.util.OptionalDouble;
  * @param against with what they are compared
  * @param margin the smallest difference that matters, above 0; empty when nobody said
  * @param marginInPercent whether the margin is in percent of the comparator's mean
+ * @param asGood whether it is asked if treatments are as good, not worse by the margin: then each end of an interval holds
+ *     by itself, since only one of them decides
  * @param alpha chance of a wrong answer over all comparisons of the question; 0.05 for 95 % intervals
  */
 public record Ask(
-        List<String> treatments, Against against, OptionalDouble margin, boolean marginInPercent, double alpha) {
+        List<String> treatments,
+        Against against,
+        OptionalDouble margin,
+        boolean marginInPercent,
+        boolean asGood,
+        double alpha) {
     /** What treatments are compared with. */
     public sealed interface Against {
         /** The control at the same level of the other factors. */
@@ -21,6 +28,13 @@ public record Ask(
 
         /** One treatment. */
         record Treatment(String code) implements Against {}
+
+        /** A level of a factor, at the same levels of the others, and over all of them. */
+        record Level(int factor, List<String> levels, String beside) implements Against {
+            public Level {
+                levels = List.copyOf(levels);
+            }
+        }
 
         /** Each other. */
         record AllPairs() implements Against {}
@@ -34,6 +48,21 @@ public record Ask(
         if (!(alpha > 0 && alpha < 1)) {
             throw new IllegalArgumentException("alpha must be above 0 and below 1, got " + alpha);
         }
+    }
+
+    /** Which way they differ is asked. */
+    public Ask(List<String> treatments, Against against, OptionalDouble margin, boolean marginInPercent, double alpha) {
+        this(treatments, against, margin, marginInPercent, false, alpha);
+    }
+
+    /** The same at another chance of error. */
+    public Ask at(double other) {
+        return new Ask(treatments, against, margin, marginInPercent, asGood, other);
+    }
+
+    /** The alpha of intervals, both ends together. */
+    double bothEnds() {
+        return asGood ? 2 * alpha : alpha;
     }
 
     public static Ask againstControl(OptionalDouble margin) {

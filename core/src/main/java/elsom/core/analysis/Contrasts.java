@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Comparisons of means by a model: intervals, answers, letters, interaction and main effects. */
 final class Contrasts {
@@ -36,16 +38,8 @@ final class Contrasts {
         if (possible.isEmpty()) {
             return Judge.refused(all, pairing, checked, "No pair that is asked about has two units left on both sides");
         }
-        List<double[]> combinations = possible.stream().map(this::combination).toList();
-        Simultaneous together = pairing.allPairs()
-                ? Simultaneous.pairs((int) possible.stream()
-                        .flatMap(pair -> java.util.stream.Stream.of(pair.treatment(), pair.comparator()))
-                        .distinct()
-                        .count())
-                : Simultaneous.besideControls(
-                        model,
-                        combinations,
-                        possible.stream().map(Pairing.Pair::comparator).toList());
+        Factors factors = new Factors(all, ask, pairing.of(possible), model);
+        Simultaneous together = together(possible, factors);
         List<OptionalDouble> ranks = all.kind() == EndpointKind.SCORE ? Ranked.p(all, possible) : List.of();
         List<Comparison> comparisons = new ArrayList<>();
         for (Pairing.Pair pair : pairing.pairs()) {
@@ -55,8 +49,15 @@ final class Contrasts {
                             ? Judge.unjudged(pair, means[pair.treatment()] - means[pair.comparator()])
                             : compared(pair, together, ranks.isEmpty() ? OptionalDouble.empty() : ranks.get(at)));
         }
+        if (leveled() && possible.size() < pairing.pairs().size()) {
+            checked.add("“Over all” leaves out "
+                    + pairing.pairs().stream()
+                            .filter(pair -> !possible.contains(pair))
+                            .map(pair -> all.arms().get(pair.treatment()).name())
+                            .collect(Collectors.joining(", "))
+                    + ", of which too little was read.");
+        }
         Survivors.remark(all, pairing).ifPresent(checked::add);
-        Factors factors = new Factors(all, ask, pairing, model);
         return new Judgement(
                 method(possible.size()),
                 checked,
@@ -64,10 +65,32 @@ final class Contrasts {
                 comparisons,
                 letters(),
                 factors.interaction(),
-                factors.mainEffects(),
+                leveled() ? factors.mainEffects(together) : factors.mainEffects(),
                 OptionalDouble.of(model.scatter()),
                 residuals(),
                 Optional.empty());
+    }
+
+    private boolean leveled() {
+        return ask.against() instanceof Ask.Against.Level;
+    }
+
+    private Simultaneous together(List<Pairing.Pair> possible, Factors factors) {
+        if (leveled()) {
+            return Simultaneous.together(
+                    model,
+                    Stream.concat(possible.stream().map(this::combination), factors.averages().stream())
+                            .toList());
+        }
+        return pairing.allPairs()
+                ? Simultaneous.pairs((int) possible.stream()
+                        .flatMap(pair -> Stream.of(pair.treatment(), pair.comparator()))
+                        .distinct()
+                        .count())
+                : Simultaneous.besideControls(
+                        model,
+                        possible.stream().map(this::combination).toList(),
+                        possible.stream().map(Pairing.Pair::comparator).toList());
     }
 
     /** One unit of a treatment says nothing of how such units scatter. */
@@ -96,11 +119,11 @@ final class Contrasts {
         double[] combination = combination(pair);
         double difference = model.value(combination);
         double df = model.df(combination);
-        double critical = together.critical(df, ask.alpha());
+        double critical = ask.asGood() ? together.oneSided(df, ask.alpha()) : together.critical(df, ask.alpha());
         Interval interval = model.interval(combination, critical);
         double comparator = means[pair.comparator()];
         OptionalDouble margin = Margins.of(ask, comparator);
-        Answer byMeans = Answer.of(interval, all.better(), margin);
+        Answer byMeans = Answer.asked(ask, interval, all.better(), margin);
         Answer answer = Survivors.of(all, pair, ask.alpha(), byMeans);
         return new Comparison(
                 pair.treatment(),
@@ -109,12 +132,12 @@ final class Contrasts {
                 Optional.of(interval),
                 comparator > 0 ? OptionalDouble.of(100 * difference / comparator) : OptionalDouble.empty(),
                 model.percent(pair.treatment(), pair.comparator(), critical),
-                OptionalDouble.of(together.p(model.distance(combination), df)),
+                Factors.p(all, ask, model, combination, together, margin),
                 rankP,
                 margin,
                 answer,
                 byMeans == Answer.CANT_TELL
-                        ? Margins.unitsToTell(model.scatter(), difference, margin, critical)
+                        ? Margins.unitsToTell(model.scatter(), Margins.distance(all, ask, difference, margin), critical)
                         : OptionalInt.empty());
     }
 

@@ -109,9 +109,7 @@ final class Factors {
 
     /** Each step of a factor, averaged over the levels of the others at which both ends stand. */
     List<MainEffect> mainEffects() {
-        List<Map.Entry<Step, List<Pairing.Pair>>> asked = steps.entrySet().stream()
-                .filter(step -> step.getValue().size() > 1)
-                .toList();
+        List<Map.Entry<Step, List<Pairing.Pair>>> asked = everywhere();
         if (asked.isEmpty()) {
             return List.of();
         }
@@ -130,9 +128,54 @@ final class Factors {
         return effects;
     }
 
+    /** The same, judged together with what is asked about at each level of the others. */
+    List<MainEffect> mainEffects(Simultaneous together) {
+        return everywhere().stream()
+                .map(step -> effect(step, averaged(step.getValue()), together))
+                .toList();
+    }
+
+    /** The steps that stand at several levels of the others, as combinations of means. */
+    List<double[]> averages() {
+        return everywhere().stream().map(step -> averaged(step.getValue())).toList();
+    }
+
+    private List<Map.Entry<Step, List<Pairing.Pair>>> everywhere() {
+        return steps.entrySet().stream()
+                .filter(step -> step.getValue().size() > 1)
+                .toList();
+    }
+
+    /**
+     * How rare what was seen would be were there no difference; where it is asked whether it is as good, were it worse by
+     * just the margin.
+     *
+     * @return empty where a margin is needed and there is none, or the intervals are not made by t
+     */
+    static OptionalDouble p(
+            Observations all,
+            Ask ask,
+            Model model,
+            double[] combination,
+            Simultaneous together,
+            OptionalDouble margin) {
+        double df = model.df(combination);
+        if (!ask.asGood()) {
+            return OptionalDouble.of(together.p(model.distance(combination), df));
+        }
+        if (margin.isEmpty() || model.method().isPresent()) {
+            return OptionalDouble.empty();
+        }
+        double advantage =
+                all.better() == Observations.Better.HIGHER ? model.value(combination) : -model.value(combination);
+        return OptionalDouble.of(
+                together.oneSidedP((advantage + margin.getAsDouble()) / Math.sqrt(model.variance(combination)), df));
+    }
+
     private MainEffect effect(Map.Entry<Step, List<Pairing.Pair>> step, double[] combination, Simultaneous together) {
         double df = model.df(combination);
-        Interval interval = model.interval(combination, together.critical(df, ask.alpha()));
+        Interval interval = model.interval(
+                combination, ask.asGood() ? together.oneSided(df, ask.alpha()) : together.critical(df, ask.alpha()));
         double[] means = model.means();
         double comparator = step.getValue().stream()
                 .mapToDouble(pair -> means[pair.comparator()])
@@ -145,9 +188,9 @@ final class Factors {
                 step.getKey().against(),
                 model.value(combination),
                 interval,
-                together.p(model.distance(combination), df),
+                p(all, ask, model, combination, together, margin),
                 margin,
-                Answer.of(interval, all.better(), margin));
+                Answer.asked(ask, interval, all.better(), margin));
     }
 
     private double[] averaged(List<Pairing.Pair> pairs) {

@@ -15,6 +15,6 @@ public record MainEffect(
         String against,
         double difference,
         Interval interval,
-        double p,
+        OptionalDouble p,
         OptionalDouble margin,
         Answer answer) {}

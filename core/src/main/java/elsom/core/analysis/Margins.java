@@ -22,15 +22,27 @@ final class Margins {
     }
 
     /**
+     * How far what was seen is from where nothing could be told: from no difference or from the margin, whichever is the
+     * further; from the margin alone where it is asked whether it is as good.
+     */
+    static double distance(Observations all, Ask ask, double difference, OptionalDouble margin) {
+        if (ask.asGood() && margin.isPresent()) {
+            boolean higher = all.better() == Observations.Better.HIGHER;
+            return Math.abs((higher ? difference : -difference) + margin.getAsDouble());
+        }
+        return margin.isPresent()
+                ? Math.max(Math.abs(difference), margin.getAsDouble() - Math.abs(difference))
+                : Math.abs(difference);
+    }
+
+    /**
      * Fewest units of each that would tell in four of five trials like this one: better or worse if the difference is as
      * seen, or none that matters if that is the nearer answer.
      *
+     * @param distance of what was seen from where nothing could be told
      * @param critical of this trial; more units need a little less, so the number is on the safe side
      */
-    static OptionalInt unitsToTell(double scatter, double difference, OptionalDouble margin, double critical) {
-        double distance = margin.isPresent()
-                ? Math.max(Math.abs(difference), margin.getAsDouble() - Math.abs(difference))
-                : Math.abs(difference);
+    static OptionalInt unitsToTell(double scatter, double distance, double critical) {
         double needed = 2 * Math.pow((critical + POWER) * scatter / distance, 2);
         return needed <= MOST_UNITS ? OptionalInt.of((int) Math.max(2, Math.ceil(needed))) : OptionalInt.empty();
     }

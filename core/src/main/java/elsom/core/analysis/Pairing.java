@@ -21,11 +21,19 @@ record Pairing(boolean allPairs, List<Pair> pairs, List<String> remarks) {
      */
     record Pair(int treatment, int comparator, int factor) {}
 
+    /** The same for those of its pairs that can be judged. */
+    Pairing of(List<Pair> possible) {
+        return new Pairing(allPairs, possible, remarks);
+    }
+
     static Pairing of(Observations all, Ask ask) {
         Set<Integer> asked = new HashSet<>();
         ask.treatments().forEach(code -> asked.add(all.index(code)));
         if (ask.against() instanceof Ask.Against.AllPairs) {
             return each(all, asked, List.of());
+        }
+        if (ask.against() instanceof Ask.Against.Level level) {
+            return level(all, level);
         }
         return ask.against() instanceof Ask.Against.Treatment one
                 ? one(all, asked, all.index(one.code()))
@@ -41,6 +49,33 @@ record Pairing(boolean allPairs, List<Pair> pairs, List<String> remarks) {
             }
         }
         return new Pairing(true, pairs, remarks);
+    }
+
+    /** Cells that differ in one factor only, from its level beside to those asked about; level by level. */
+    private static Pairing level(Observations all, Ask.Against.Level asked) {
+        List<Pair> pairs = new ArrayList<>();
+        List<String> remarks = new ArrayList<>();
+        for (String level : asked.levels()) {
+            for (int arm : at(all, asked.factor(), level)) {
+                List<Pair> found = at(all, asked.factor(), asked.beside()).stream()
+                        .filter(other -> only(all, arm, other) == asked.factor())
+                        .map(other -> new Pair(arm, other, asked.factor()))
+                        .toList();
+                pairs.addAll(found);
+                if (found.isEmpty()) {
+                    remarks.add(all.arms().get(arm).name() + " has no " + asked.beside() + " beside it.");
+                }
+            }
+        }
+        return new Pairing(false, pairs, remarks);
+    }
+
+    private static List<Integer> at(Observations all, int factor, String level) {
+        return IntStream.range(0, all.arms().size())
+                .filter(arm -> factor < all.arms().get(arm).levels().size()
+                        && all.arms().get(arm).levels().get(factor).equals(level))
+                .boxed()
+                .toList();
     }
 
     private static List<Integer> wanted(Observations all, Set<Integer> asked) {

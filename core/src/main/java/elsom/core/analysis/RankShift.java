@@ -109,7 +109,7 @@ final class RankShift {
 
     private static Comparison compared(Observations all, Ask ask, Pairing.Pair pair, int comparisons, double p) {
         TimeShift shift =
-                TimeShift.of(spans(all, pair.comparator()), spans(all, pair.treatment()), ask.alpha() / comparisons);
+                TimeShift.of(spans(all, pair.comparator()), spans(all, pair.treatment()), ask.bothEnds() / comparisons);
         Interval interval = shift.interval();
         double comparator = middle(all, pair.comparator());
         OptionalDouble margin = Double.isFinite(comparator) ? Margins.of(ask, comparator) : OptionalDouble.empty();
@@ -126,7 +126,7 @@ final class RankShift {
                 OptionalDouble.of(p),
                 OptionalDouble.of(p),
                 margin,
-                Answer.of(interval, all.better(), margin),
+                Answer.asked(ask, interval, all.better(), margin),
                 OptionalInt.empty());
     }
 

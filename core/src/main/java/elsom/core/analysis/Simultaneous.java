@@ -1,5 +1,6 @@
 package elsom.core.analysis;
 
+import elsom.core.stats.MaximumContrast;
 import elsom.core.stats.MaximumT;
 import elsom.core.stats.StudentisedRange;
 import java.util.ArrayList;
@@ -21,6 +22,21 @@ interface Simultaneous {
 
     /** Chance of a t as large in any of the comparisons. */
     double p(double t, double df);
+
+    /** The t beyond which a comparison is clear in one direction only. */
+    double oneSided(double df, double alpha);
+
+    /** Chance of a t as large, in that direction, in any of the comparisons. */
+    double oneSidedP(double t, double df);
+
+    /** Any combinations, with the correlations they have. */
+    static Simultaneous together(Model model, List<double[]> combinations) {
+        return combinations.size() == 1
+                ? one()
+                : combinations.size() > Largest.MOST
+                        ? new Bonferroni(combinations.size())
+                        : new Largest(correlations(model, combinations));
+    }
 
     /** One comparison alone. */
     static Simultaneous one() {
@@ -51,6 +67,10 @@ interface Simultaneous {
     }
 
     private static double[] lambdas(Model model, List<double[]> family) {
+        return OneFactor.of(correlations(model, family));
+    }
+
+    private static double[][] correlations(Model model, List<double[]> family) {
         int m = family.size();
         double[][] r = new double[m][m];
         for (int i = 0; i < m; i++) {
@@ -59,7 +79,7 @@ interface Simultaneous {
                         / Math.sqrt(model.variance(family.get(i)) * model.variance(family.get(j)));
             }
         }
-        return OneFactor.of(r);
+        return r;
     }
 
     /** Student's t. */
@@ -72,6 +92,16 @@ interface Simultaneous {
         @Override
         public double p(double t, double df) {
             return Math.min(1, 2 * TDistribution.of(Freedom.of(df)).survivalProbability(Math.abs(t)));
+        }
+
+        @Override
+        public double oneSided(double df, double alpha) {
+            return critical(df, 2 * alpha);
+        }
+
+        @Override
+        public double oneSidedP(double t, double df) {
+            return TDistribution.of(Freedom.of(df)).survivalProbability(t);
         }
     }
 
@@ -102,6 +132,17 @@ interface Simultaneous {
         @Override
         public double p(double t, double df) {
             return range(df).survival(Math.abs(t) * Math.sqrt(2));
+        }
+
+        /** Each pair can be turned round, so both directions count. */
+        @Override
+        public double oneSided(double df, double alpha) {
+            return critical(df, alpha);
+        }
+
+        @Override
+        public double oneSidedP(double t, double df) {
+            return t <= 0 ? 1 : p(t, df);
         }
     }
 
@@ -138,6 +179,96 @@ interface Simultaneous {
         @Override
         public double p(double t, double df) {
             return distribution(df).twoSided(t);
+        }
+
+        @Override
+        public double oneSided(double df, double alpha) {
+            return distribution(df).oneSidedQuantile(alpha);
+        }
+
+        @Override
+        public double oneSidedP(double t, double df) {
+            return distribution(df).oneSided(t);
+        }
+    }
+
+    /** The largest of several t with any correlations. */
+    final class Largest implements Simultaneous {
+        /** Beyond this many the distribution can't be had. */
+        static final int MOST = 21;
+
+        private static final double DIGITS = 1e6;
+        private static final WorkedBefore<MaximumContrast> DISTRIBUTIONS = new WorkedBefore<>();
+        private static final WorkedBefore<Double> QUANTILES = new WorkedBefore<>();
+
+        private final double[][] correlations;
+        private final List<Long> key;
+
+        Largest(double[][] correlations) {
+            this.correlations = correlations;
+            this.key = Arrays.stream(correlations)
+                    .flatMapToDouble(Arrays::stream)
+                    .mapToObj(r -> Math.round(r * DIGITS))
+                    .toList();
+        }
+
+        private MaximumContrast distribution(double df) {
+            return DISTRIBUTIONS
+                    .of(key, () -> MaximumContrast.of(correlations, 1))
+                    .with(Freedom.of(df));
+        }
+
+        @Override
+        public double critical(double df, double alpha) {
+            return QUANTILES.of(
+                    List.of(key, Freedom.of(df), alpha, true),
+                    () -> distribution(df).twoSidedQuantile(alpha));
+        }
+
+        @Override
+        public double p(double t, double df) {
+            return distribution(df).twoSided(t);
+        }
+
+        @Override
+        public double oneSided(double df, double alpha) {
+            return QUANTILES.of(
+                    List.of(key, Freedom.of(df), alpha, false),
+                    () -> distribution(df).oneSidedQuantile(alpha));
+        }
+
+        @Override
+        public double oneSidedP(double t, double df) {
+            return distribution(df).oneSided(t);
+        }
+    }
+
+    /** So many comparisons of which nothing more is known. */
+    final class Bonferroni implements Simultaneous {
+        private final int comparisons;
+
+        Bonferroni(int comparisons) {
+            this.comparisons = comparisons;
+        }
+
+        @Override
+        public double critical(double df, double alpha) {
+            return one().critical(df, alpha / comparisons);
+        }
+
+        @Override
+        public double p(double t, double df) {
+            return Math.min(1, comparisons * one().p(t, df));
+        }
+
+        @Override
+        public double oneSided(double df, double alpha) {
+            return one().oneSided(df, alpha / comparisons);
+        }
+
+        @Override
+        public double oneSidedP(double t, double df) {
+            return Math.min(1, comparisons * one().oneSidedP(t, df));
         }
     }
 

@@ -16,8 +16,8 @@ final class Survivors {
         double treated = share(all, pair.treatment());
         double beside = share(all, pair.comparator());
         boolean against = switch (byMeans) {
-            case BETTER -> treated > beside;
-            case WORSE -> treated < beside;
+            case BETTER, AS_GOOD -> treated > beside;
+            case WORSE, NOT_AS_GOOD -> treated < beside;
             case NO_DIFFERENCE -> treated != beside;
             case CANT_TELL -> false;
         };

@@ -115,7 +115,7 @@ public record Pooled(
                 : switch (answer) {
                     case BETTER -> better == Direction.EITHER ? Verdict.Firmness.DIFFERENT : Verdict.Firmness.BETTER;
                     case WORSE -> better == Direction.EITHER ? Verdict.Firmness.DIFFERENT : Verdict.Firmness.WORSE;
-                    case NO_DIFFERENCE, CANT_TELL -> Verdict.Firmness.CANT_TELL;
+                    case NO_DIFFERENCE, AS_GOOD, NOT_AS_GOOD, CANT_TELL -> Verdict.Firmness.CANT_TELL;
                 };
         String said = Sentence.inside(kind().label()) + " of " + treatment + " beside " + comparator + ": "
                 + told(effects.estimate()) + " over " + repeats.size() + " trials (95 %: "

@@ -62,7 +62,7 @@ public record JudgementData(
             double difference,
             double low,
             double high,
-            double p,
+            @Nullable Double p,
             String answer) {}
 
     /** The data of a judgement. */
@@ -127,7 +127,7 @@ public record JudgementData(
                 effect.difference(),
                 effect.interval().low(),
                 effect.interval().high(),
-                effect.p(),
+                known(effect.p()),
                 effect.answer().name().toLowerCase(Locale.ROOT));
     }
 

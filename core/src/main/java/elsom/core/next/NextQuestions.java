@@ -1,6 +1,7 @@
 package elsom.core.next;
 
 import elsom.core.plan.Asked;
+import elsom.core.plan.Hypothesis;
 import elsom.core.plan.Plan;
 import elsom.core.plan.Question;
 import elsom.core.plan.Stated;
@@ -10,11 +11,24 @@ import java.util.List;
 final class NextQuestions {
     private NextQuestions() {}
 
+    /** What it states, of treatments and at the newest look: levels and looks are others now. */
+    private static Hypothesis anew(Question q) {
+        Hypothesis stated = q.hypothesis();
+        return new Hypothesis(stated.claim(), null, stated.figure(), 0, stated.place());
+    }
+
     static Asked ofAll(Plan plan) {
         Asked asked = plan.asked();
         List<Question> all = asked.questions().stream()
                 .map(q -> new Question(
-                        List.of(), 0, q.endpoint(), q.direction(), q.matters(), q.inPercent(), Stated.BEFORE_START))
+                        List.of(),
+                        0,
+                        q.endpoint(),
+                        q.direction(),
+                        q.matters(),
+                        q.inPercent(),
+                        Stated.BEFORE_START,
+                        anew(q)))
                 .distinct()
                 .toList();
         return new Asked(asked.question(), asked.crop(), all, asked.measures());

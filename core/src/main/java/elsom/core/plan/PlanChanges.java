@@ -50,6 +50,10 @@ public record PlanChanges(List<String> changes, List<String> frozen) {
     }
 
     private static void asked(Plan before, Plan after, List<String> changes, List<String> frozen) {
+        if (before.rules().mayEndEarly() != after.rules().mayEndEarly()) {
+            frozen.add(
+                    "Whether it may end early is frozen since the start: who decides that after a look is wrong more often.");
+        }
         if (!before.question().equals(after.question())
                 || !before.asked().crop().equals(after.asked().crop())) {
             frozen.add("The question and the crop are frozen since the start; add a comparison instead.");

@@ -136,7 +136,8 @@ public final class PlanCopy {
                         question.direction(),
                         question.matters(),
                         question.inPercent(),
-                        Stated.BEFORE_START));
+                        Stated.BEFORE_START,
+                        question.more()));
             }
         }
         return new Asked(

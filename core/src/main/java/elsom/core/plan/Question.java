@@ -1,11 +1,10 @@
 package elsom.core.plan;
 
 import elsom.core.quantity.Bounds;
-import elsom.core.quantity.Decimals;
 import elsom.core.trial.EndpointCode;
 import java.util.List;
 import java.util.OptionalDouble;
-import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is compared with what, and which difference would matter.
@@ -15,6 +14,7 @@ import java.util.stream.Collectors;
  * @param matters the smallest difference that matters (SDM), in percent of the comparator or in the endpoint's unit; 0
  *     when nobody said
  * @param inPercent whether it is in percent of the comparator
+ * @param more what it states beyond a direction of treatments; null where that is all
  */
 public record Question(
         List<Integer> treatments,
@@ -23,7 +23,8 @@ public record Question(
         Direction direction,
         double matters,
         boolean inPercent,
-        Stated stated) {
+        Stated stated,
+        @Nullable Hypothesis more) {
     public static final int MOST = 8;
     private static final double LEAST = 1e-9;
 
@@ -37,6 +38,45 @@ public record Question(
             Bounds.number("the difference that matters", matters, LEAST, Bounds.LARGEST / 10);
         }
         Bounds.present("when it was stated", stated);
+        more = more == null || more.equals(Hypothesis.of(direction)) ? null : more;
+        if (more != null) {
+            checked(more, treatments, comparator, matters);
+        }
+    }
+
+    /** Treatments beside another, in a direction. */
+    public Question(
+            List<Integer> treatments,
+            int comparator,
+            EndpointCode endpoint,
+            Direction direction,
+            double matters,
+            boolean inPercent,
+            Stated stated) {
+        this(treatments, comparator, endpoint, direction, matters, inPercent, stated, null);
+    }
+
+    private static void checked(Hypothesis more, List<Integer> treatments, int comparator, double matters) {
+        if (more.claim().needsMargin() && !(matters > 0)) {
+            throw new IllegalArgumentException("“" + more.claim().label()
+                    + "” can only be judged beside a difference that would matter. Accepted: 10 %");
+        }
+        if (more.step() != null && (comparator != 0 || !treatments.isEmpty())) {
+            throw new IllegalArgumentException("a question is about levels or about treatments, not both");
+        }
+        if (more.figure() != null && comparator != 0) {
+            throw new IllegalArgumentException("a question holds treatments against a figure or a treatment, not both");
+        }
+    }
+
+    /** What it states. */
+    public Hypothesis hypothesis() {
+        return more == null ? Hypothesis.of(direction) : more;
+    }
+
+    /** Whether it shares the trial's error: one of those the trial is for, asked before anything was read. */
+    public boolean primary() {
+        return stated != Stated.AFTER_READINGS && hypothesis().place() == Hypothesis.Place.PRIMARY;
     }
 
     /** The smallest difference that matters; empty when nobody said. */
@@ -45,28 +85,11 @@ public record Question(
     }
 
     public Question as(Stated when) {
-        return new Question(treatments, comparator, endpoint, direction, matters, inPercent, when);
+        return new Question(treatments, comparator, endpoint, direction, matters, inPercent, when, more);
     }
 
     /** In words: "Dry mass: higher in seaweed or kelp than in none, by 15 % or more?" */
     public String sentence(Plan plan) {
-        Measure measure = plan.asked().measure(endpoint).orElse(null);
-        String what = measure == null ? endpoint.value() : measure.endpoint().name();
-        String unit = measure == null ? "" : measure.endpoint().unit().symbol(matters);
-        List<PlannedTreatment> all = plan.treatments().all();
-        String who = treatments.isEmpty()
-                ? "any other treatment"
-                : treatments.stream()
-                        .filter(number -> number <= all.size())
-                        .map(number -> all.get(number - 1).name())
-                        .collect(Collectors.joining(" or "));
-        String with = plan.comparator(this).map(PlannedTreatment::name).orElse("the control");
-        return what + ": " + direction.label() + " in " + who + " "
-                + (direction == Direction.EITHER ? "from " : "than in ")
-                + with
-                + (matters > 0
-                        ? ", by " + Decimals.upTo(matters, 3) + (inPercent ? " %" : unit.isEmpty() ? "" : " " + unit)
-                                + " or more?"
-                        : "?");
+        return new QuestionSentence(plan, this).text();
     }
 }

@@ -94,8 +94,8 @@ final class DoseLevel extends PlantLevel {
     @Override
     Call call(HeldBeside told) {
         return switch (told.beside(asked, NONE)) {
-            case WORSE -> Call.HARMFUL;
-            case NO_DIFFERENCE, BETTER -> Call.SAFE;
+            case WORSE, NOT_AS_GOOD -> Call.HARMFUL;
+            case NO_DIFFERENCE, AS_GOOD, BETTER -> Call.SAFE;
             case CANT_TELL -> Call.CANT_TELL;
         };
     }

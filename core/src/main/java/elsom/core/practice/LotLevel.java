@@ -125,8 +125,8 @@ final class LotLevel extends PlantLevel {
 
     private Call byBarley(HeldBeside told) {
         return switch (told.beside(lot + ", barley", "clean, barley")) {
-            case WORSE -> Call.SALTS;
-            case NO_DIFFERENCE, BETTER -> Call.NOTHING;
+            case WORSE, NOT_AS_GOOD -> Call.SALTS;
+            case NO_DIFFERENCE, AS_GOOD, BETTER -> Call.NOTHING;
             case CANT_TELL -> Call.CANT_TELL;
         };
     }

@@ -78,8 +78,8 @@ final class MixLevel extends PlantLevel {
     static Call said(Answer answer) {
         return switch (answer) {
             case BETTER -> Call.BETTER;
-            case WORSE -> Call.WORSE;
-            case NO_DIFFERENCE -> Call.NO_DIFFERENCE;
+            case WORSE, NOT_AS_GOOD -> Call.WORSE;
+            case NO_DIFFERENCE, AS_GOOD -> Call.NO_DIFFERENCE;
             case CANT_TELL -> Call.CANT_TELL;
         };
     }

@@ -73,6 +73,11 @@ public final class AskedQuestions implements Analysis {
                     Optional.of(new EndpointCode(question.kind().code()))));
             findings.flags(question.flags());
         }
+        judge.fixed().forEach(result -> {
+            findings.answer(result.answered());
+            findings.section(result);
+        });
+        judge.unread().forEach(findings::answer);
         judged.forEach(question -> findings.section(question));
         judge.factorial().forEach(question -> interaction(question, findings));
         ranked(judged, comparable.apply(evidence), findings);
@@ -80,15 +85,32 @@ public final class AskedQuestions implements Analysis {
     }
 
     private static List<String> details(JudgedQuestion question) {
-        List<String> details = new ArrayList<>(question.coverage().sentences());
+        List<String> details = new ArrayList<>();
+        String standing = Standing.of(question);
+        if (!standing.isEmpty()) {
+            details.add(standing);
+        }
+        details.addAll(beside(question.posed(), question.coverage().sentences()));
         details.addAll(Wording.changes(question));
         return details;
+    }
+
+    /** Where a question was looked at beside, that it was; then the rest. */
+    static List<String> beside(Posed posed, List<String> rest) {
+        List<String> said = new ArrayList<>(rest);
+        if (posed.beside()) {
+            said.add(
+                    0,
+                    "Looked at beside: it shares no error with the primary questions, so take it as an idea for the"
+                            + " next trial.");
+        }
+        return said;
     }
 
     private static void interaction(JudgedQuestion question, Findings.Draft findings) {
         Optional<Interaction> found = question.judgement().interaction();
         found.ifPresent(interaction -> {
-            Verdict verdict = Wording.interaction(question, interaction);
+            Verdict verdict = InteractionWording.of(question, interaction);
             findings.answer(Findings.Answered.unasked(verdict).about(question.kind()));
             findings.section(new InteractionPicture(question, verdict));
         });

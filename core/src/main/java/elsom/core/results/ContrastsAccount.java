@@ -1,8 +1,10 @@
 package elsom.core.results;
 
+import elsom.core.analysis.Ask;
 import elsom.core.analysis.Comparison;
 import elsom.core.analysis.EndpointKind;
 import elsom.core.analysis.Judgement;
+import elsom.core.analysis.MainEffect;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.section.Account;
@@ -15,6 +17,7 @@ import elsom.core.section.Tone;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 
@@ -41,8 +44,12 @@ final class ContrastsAccount {
                                 : " (" + question.stated().label() + ")"));
         question.coverage().sentences().forEach(account::says);
         List<Table> tables = new ArrayList<>();
+        if (!judgement.mainEffects().isEmpty()) {
+            tables.add(overAll());
+        }
         if (!judgement.comparisons().isEmpty()) {
-            tables.add(comparisons());
+            boolean beside = LevelWording.leads(question) && !(question.ask().against() instanceof Ask.Against.Level);
+            tables.add(beside ? comparisons().folded() : comparisons());
         }
         if (question.overTime().size() > 1) {
             tables.add(overTime());
@@ -55,7 +62,11 @@ final class ContrastsAccount {
     private List<String> checked() {
         List<String> checked = new ArrayList<>(judgement.checked());
         judgement.refused().ifPresent(reason -> checked.add(reason + "."));
-        checked.add("Intervals hold together for all comparisons of this question, in 95 of 100 trials like it.");
+        checked.add("Intervals hold together for all comparisons of "
+                + (question.posed().sharing() > 1
+                        ? "the " + question.posed().sharing() + " primary questions"
+                        : "this question")
+                + ", in 95 of 100 trials like it.");
         if (lettered()) {
             checked.add("Two treatments that share a letter are not shown to differ.");
         }
@@ -71,7 +82,7 @@ final class ContrastsAccount {
                 Column.cells("Treatment", this::treatment),
                 Column.words("Beside", c -> question.name(c.comparator())),
                 Column.numbers("Difference", this::difference),
-                Column.numbers("95 % interval", this::interval),
+                Column.numbers(question.ask().asGood() ? "Bounds, each 95 %" : "95 % interval", this::interval),
                 Column.numbers("In percent", this::percent),
                 Column.numbers("p", c -> c.p().isPresent() ? p(c.p().getAsDouble()) : Cell.none(Cell.NONE))));
         if (lettered()) {
@@ -79,11 +90,51 @@ final class ContrastsAccount {
         }
         columns.add(Column.cells(
                 "Answer", c -> Cell.verdict(Wording.words(question, c.answer()), Tone.of(c.answer()))));
+        if (question.number() > 0) {
+            columns.add(
+                    Column.cells("As stated", c -> standing(Held.of(question.claim(), c, question.observations()))));
+        }
         return Table.of(
                 "differences",
                 "Differences with their 95 % intervals, adjusted for all comparisons of the question",
                 columns,
                 judgement.comparisons());
+    }
+
+    private static Cell standing(Held held) {
+        return Cell.verdict(
+                held.label(),
+                switch (held) {
+                    case HELD -> Tone.FOR;
+                    case NOT_HELD -> Tone.AGAINST;
+                    case CANT_TELL -> Tone.CANT_TELL;
+                });
+    }
+
+    /** What levels do over all levels of the other factors. */
+    private Table overAll() {
+        List<Column<MainEffect>> columns = new ArrayList<>(List.of(
+                Column.words("Level", MainEffect::level),
+                Column.words("Beside", MainEffect::against),
+                Column.numbers(
+                        "Difference",
+                        effect -> Cell.number(
+                                Wording.difference(question.kind(), effect.difference()),
+                                Amount.of(effect.difference(), question.kind().unit())
+                                        .within(Optional.of(effect.interval())))),
+                Column.numbers(
+                        question.ask().asGood() ? "Bounds, each 95 %" : "95 % interval",
+                        effect -> Cell.none(Wording.interval(question.kind(), effect.interval()))),
+                Column.numbers(
+                        "p", effect -> effect.p().isPresent() ? p(effect.p().getAsDouble()) : Cell.none(Cell.NONE)),
+                Column.cells(
+                        "Answer",
+                        effect -> Cell.verdict(Wording.words(question, effect.answer()), Tone.of(effect.answer())))));
+        if (question.ask().against() instanceof Ask.Against.Level) {
+            columns.add(Column.cells(
+                    "As stated", effect -> standing(Held.of(question.claim(), effect, question.observations()))));
+        }
+        return Table.of("over-all", "Over all levels of the other factors", columns, judgement.mainEffects());
     }
 
     private Cell treatment(Comparison c) {

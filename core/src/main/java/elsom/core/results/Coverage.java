@@ -33,6 +33,18 @@ public record Coverage(int read, int expected, List<UnitCode> missing, boolean s
         return new Coverage(read, read + missing.size(), missing, soFar, underWay);
     }
 
+    /** The same; where it is settled before its last look, by a limit that was planned, nothing is “so far”. */
+    Coverage settled(boolean early) {
+        return early && soFar
+                ? new Coverage(
+                        read,
+                        expected,
+                        missing,
+                        false,
+                        (underWay + " It may end here: clear by the limit that was planned for this look.").strip())
+                : this;
+    }
+
     /** What is to be said of it, as sentences; none when all was read. */
     public List<String> sentences() {
         return Stream.of(words().isEmpty() ? "" : words() + ".", underWay)

@@ -104,6 +104,11 @@ public final class Evidence {
         return touched(endpoint).stream().filter(one -> one.number() <= last).toList();
     }
 
+    /** Looks up to the chosen one at which an endpoint was read, in order of time. */
+    public List<Look> looksRead(EndpointCode endpoint) {
+        return touched(endpoint);
+    }
+
     private List<Look> touched(EndpointCode endpoint) {
         return record.looks().stream()
                 .filter(one -> (!chosen || one.number() <= look)

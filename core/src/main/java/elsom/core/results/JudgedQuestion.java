@@ -6,6 +6,7 @@ import elsom.core.analysis.Judgement;
 import elsom.core.analysis.Observations;
 import elsom.core.figure.FigureKind;
 import elsom.core.flag.Flag;
+import elsom.core.plan.Claim;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Stated;
 import elsom.core.section.Account;
@@ -17,9 +18,7 @@ import java.util.List;
 /**
  * A question with its answer.
  *
- * @param number 1-based, in the order asked; 0 when nobody asked and the usual question was taken
- * @param asked the question in words
- * @param stated when it was asked
+ * @param posed the question as it was asked
  * @param kind what was compared, and how it is shown
  * @param direction which way is better; either way when nobody said
  * @param look at which it is answered
@@ -28,9 +27,7 @@ import java.util.List;
  * @param overTime what the same question says at each look so far, in order of time
  */
 public record JudgedQuestion(
-        int number,
-        String asked,
-        Stated stated,
+        Posed posed,
         FigureKind kind,
         Direction direction,
         Look look,
@@ -56,6 +53,23 @@ public record JudgedQuestion(
     public JudgedQuestion {
         overTime = List.copyOf(overTime);
         flags = List.copyOf(flags);
+    }
+
+    public int number() {
+        return posed.number();
+    }
+
+    /** The question in words. */
+    public String asked() {
+        return posed.words();
+    }
+
+    public Stated stated() {
+        return posed.stated();
+    }
+
+    public Claim claim() {
+        return posed.claim();
     }
 
     public String name(int arm) {

@@ -9,12 +9,16 @@ import elsom.core.analysis.Observations;
 import elsom.core.figure.FigureKind;
 import elsom.core.flag.Flags;
 import elsom.core.flag.Scene;
+import elsom.core.plan.Claim;
 import elsom.core.plan.Direction;
+import elsom.core.plan.Hypothesis;
 import elsom.core.plan.Measure;
 import elsom.core.plan.Question;
 import elsom.core.plan.Stated;
+import elsom.core.plan.Step;
 import elsom.core.stats.Interval;
 import elsom.core.trial.Endpoint;
+import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
 import elsom.core.trial.Treatment;
 import java.util.ArrayList;
@@ -26,8 +30,9 @@ import java.util.function.Function;
 
 /** Judges the questions of a plan on its evidence, in the order asked. */
 public final class Questions {
-    private static final double ALPHA = 0.05;
     private static final int MOST_LOOKS = 40;
+    /** Where a look spends next to nothing, no difference is clear. */
+    private static final double LEAST_ALPHA = 1e-9;
 
     private final Evidence evidence;
     private final Function<Measure, Optional<Derived>> derived;
@@ -78,9 +83,7 @@ public final class Questions {
                     .orElse(OptionalDouble.empty());
             evidence.lookOf(measure.endpoint().code())
                     .map(look -> judged(
-                            0,
-                            "Does each factor do the same at all levels of the others?",
-                            Stated.BEFORE_START,
+                            Posed.usual("Does each factor do the same at all levels of the others?"),
                             measure,
                             measure.better(),
                             look,
@@ -100,9 +103,7 @@ public final class Questions {
         }
         List<JudgedQuestion> judged = weighed.stream()
                 .map(measure -> judged(
-                        0,
-                        "",
-                        Stated.BEFORE_START,
+                        Posed.usual(""),
                         measure,
                         measure.better(),
                         evidence.lookOf(measure.endpoint().code()).orElseThrow(),
@@ -113,18 +114,77 @@ public final class Questions {
     }
 
     private Optional<JudgedQuestion> judged(int number, Question question) {
+        if (question.hypothesis().claim().fixed()) {
+            return Optional.empty();
+        }
+        Posed posed = posed(number, question);
         return evidence.plan()
                 .asked()
                 .measure(question.endpoint())
-                .flatMap(measure -> evidence.lookOf(question.endpoint())
+                .flatMap(measure -> look(question)
                         .map(look -> judged(
-                                number,
-                                question.sentence(evidence.plan()),
-                                question.stated(),
+                                posed,
                                 measure,
                                 direction(measure, question),
                                 look,
-                                ask(question, measure))));
+                                ask(question, measure, posed.alpha()))));
+    }
+
+    /** The look it is answered at: the one it names, else its endpoint's newest; empty where that was not read. */
+    private Optional<Look> look(Question question) {
+        int named = question.hypothesis().look();
+        return named == 0
+                ? evidence.lookOf(question.endpoint())
+                : evidence.looksRead(question.endpoint()).stream()
+                        .filter(look -> look.number() == named)
+                        .findFirst();
+    }
+
+    private Posed posed(int number, Question question) {
+        int primary = (int) evidence.plan().asked().questions().stream()
+                .filter(Question::primary)
+                .count();
+        return Posed.of(number, question.sentence(evidence.plan()), question, primary);
+    }
+
+    /** What is told of questions that hold treatments against a figure. */
+    List<FixedResult> fixed() {
+        List<Question> asked = evidence.plan().asked().questions();
+        List<FixedResult> results = new ArrayList<>();
+        for (int i = 0; i < asked.size(); i++) {
+            Question question = asked.get(i);
+            Optional<Measure> measure = evidence.plan().asked().measure(question.endpoint());
+            Optional<Look> look = look(question);
+            if (question.hypothesis().claim().fixed() && measure.isPresent() && look.isPresent()) {
+                // A figure is typed in what is read, so what was read is held against it.
+                Observations observations = UnitValues.of(evidence, measure.get(), look.get(), Optional.empty());
+                results.add(FixedResult.of(
+                        posed(i + 1, question),
+                        question,
+                        FigureKind.of(endpoint(measure.get())),
+                        look.get(),
+                        coverage(measure.get(), question.hypothesis().look(), look.get(), observations),
+                        observations,
+                        endpoint(measure.get()).judged(1)));
+            }
+        }
+        return results;
+    }
+
+    /** Questions of which nothing was read yet, as sentences, with their numbers in the order asked. */
+    List<Findings.Answered> unread() {
+        List<Question> asked = evidence.plan().asked().questions();
+        List<Findings.Answered> unread = new ArrayList<>();
+        for (int i = 0; i < asked.size(); i++) {
+            Question question = asked.get(i);
+            Optional<Measure> measure = evidence.plan().asked().measure(question.endpoint());
+            if (measure.isPresent()
+                    && measure.get().endpoint().measured()
+                    && look(question).isEmpty()) {
+                unread.add(Unread.of(posed(i + 1, question), measure.get(), evidence));
+            }
+        }
+        return unread;
     }
 
     /** The measure says which way is better; where it doesn't, the question's hope does. */
@@ -139,9 +199,8 @@ public final class Questions {
         return principal(evidence)
                 .flatMap(measure -> evidence.lookOf(measure.endpoint().code())
                         .map(look -> judged(
-                                0,
-                                "Nobody stated what is compared, so every treatment is held against the control, or against every other.",
-                                Stated.BEFORE_START,
+                                Posed.usual("Nobody stated what is compared, so every treatment is held against the"
+                                        + " control, or against every other."),
                                 measure,
                                 measure.better(),
                                 look,
@@ -157,7 +216,7 @@ public final class Questions {
                                         new Ask.Against.Control(),
                                         OptionalDouble.empty(),
                                         false,
-                                        ALPHA))));
+                                        Posed.usual("").alpha()))));
     }
 
     /** What a trial is about when nobody says: what weighs most in the plan, else what was read last. */
@@ -173,17 +232,34 @@ public final class Questions {
                                 .orElse(0))));
     }
 
-    private Ask ask(Question question, Measure measure) {
+    private Ask ask(Question question, Measure measure, double alpha) {
+        Hypothesis stated = question.hypothesis();
         List<String> treatments = question.treatments().stream()
                 .filter(number -> number <= evidence.record().treatments().size())
                 .map(Treatment::codeFor)
                 .toList();
+        Step step = stated.step();
+        if (step != null) {
+            return new Ask(
+                    List.of(),
+                    new Ask.Against.Level(step.factor() - 1, step.levels(), step.beside()),
+                    margin(question, measure),
+                    question.inPercent(),
+                    stated.claim() == Claim.AS_GOOD,
+                    alpha);
+        }
         Ask.Against against = question.comparator() >= 1
                         && question.comparator()
                                 <= evidence.record().treatments().size()
                 ? new Ask.Against.Treatment(Treatment.codeFor(question.comparator()))
                 : new Ask.Against.Control();
-        return new Ask(treatments, against, margin(question, measure), question.inPercent(), ALPHA);
+        return new Ask(
+                treatments,
+                against,
+                margin(question, measure),
+                question.inPercent(),
+                stated.claim() == Claim.AS_GOOD,
+                alpha);
     }
 
     /** In what is judged: a share for counts, water by volume for weights. */
@@ -201,8 +277,10 @@ public final class Questions {
         return evidence.record().endpoint(measure.endpoint().code());
     }
 
-    private JudgedQuestion judged(
-            int number, String words, Stated stated, Measure measure, Direction direction, Look look, Ask ask) {
+    private JudgedQuestion judged(Posed posed, Measure measure, Direction direction, Look look, Ask whole) {
+        EndpointCode code = measure.endpoint().code();
+        boolean early = endsEarly(posed, code);
+        Ask ask = early ? spending(whole, code, look) : whole;
         Optional<Derived> instead = derived.apply(measure);
         Measure directed = measure.with(measure.rule(), measure.scorer(), measure.weight(), direction);
         Observations observations = UnitValues.of(evidence, directed, look, instead);
@@ -211,34 +289,58 @@ public final class Questions {
                 observations,
                 judgement,
                 ask.margin().isPresent(),
-                stated == Stated.AFTER_READINGS,
+                posed.stated() == Stated.AFTER_READINGS,
                 instead.isPresent()
                         ? Optional.empty()
                         : Optional.of(new Interval(
                                 endpoint(measure).lowest(), endpoint(measure).highest())),
                 expected.apply(measure));
         return new JudgedQuestion(
-                number,
-                words,
-                stated,
+                posed,
                 instead.map(Derived::kind).orElseGet(() -> FigureKind.of(endpoint(measure))),
                 direction,
                 look,
-                Coverage.of(
-                        evidence.record(),
-                        look,
-                        observations,
-                        !evidence.lastPlanned(measure.endpoint().code(), look),
-                        evidence.underWay(measure.endpoint().code())),
+                coverage(measure, posed.hypothesis().look(), look, observations).settled(early && clear(judgement)),
                 observations,
                 ask,
                 judgement,
-                overTime(directed, look, instead, ask, judgement),
+                overTime(directed, look, instead, one -> early ? spending(whole, code, one) : whole, judgement),
                 Flags.of(scene));
     }
 
+    /** Whether it may be answered for good before its last look. */
+    private boolean endsEarly(Posed posed, EndpointCode endpoint) {
+        return evidence.plan().rules().mayEndEarly()
+                && posed.number() > 0
+                && posed.hypothesis().look() == 0
+                && Spending.planned(evidence, endpoint).size() > 1;
+    }
+
+    private Ask spending(Ask whole, EndpointCode endpoint, Look look) {
+        double part =
+                Spending.at(Spending.planned(evidence, endpoint), evidence.looksRead(endpoint), look, whole.alpha());
+        return whole.at(Math.max(LEAST_ALPHA, part));
+    }
+
+    /** Whether all that was asked is told apart. */
+    private static boolean clear(Judgement judgement) {
+        return !judgement.comparisons().isEmpty()
+                && judgement.comparisons().stream()
+                        .map(Comparison::answer)
+                        .allMatch(answer -> answer != Answer.CANT_TELL && answer != Answer.NO_DIFFERENCE);
+    }
+
+    private Coverage coverage(Measure measure, int named, Look look, Observations observations) {
+        return Coverage.of(
+                evidence.record(),
+                look,
+                observations,
+                named == 0 && !evidence.lastPlanned(measure.endpoint().code(), look),
+                named == 0 ? evidence.underWay(measure.endpoint().code()) : "");
+    }
+
     private List<JudgedQuestion.AtLook> overTime(
-            Measure measure, Look last, Optional<Derived> instead, Ask ask, Judgement judgement) {
+            Measure measure, Look last, Optional<Derived> instead, Function<Look, Ask> ask, Judgement judgement) {
         List<Look> looks = instead.map(one -> one.values().keySet().stream()
                         .filter(look -> look.number() <= last.number())
                         .sorted(Comparator.comparing(Look::number))
@@ -250,7 +352,9 @@ public final class Questions {
         return looks.stream()
                 .map(look -> new JudgedQuestion.AtLook(
                         look,
-                        (look.equals(last) ? judgement : Judge.of(UnitValues.of(evidence, measure, look, instead), ask))
+                        (look.equals(last)
+                                        ? judgement
+                                        : Judge.of(UnitValues.of(evidence, measure, look, instead), ask.apply(look)))
                                 .comparisons().stream().map(Comparison::answer).toList()))
                 .filter(at -> at.answers().size() == judgement.comparisons().size())
                 .toList();

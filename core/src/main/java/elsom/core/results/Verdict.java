@@ -14,8 +14,12 @@ public record Verdict(Firmness firmness, String sentence, String wouldChange) {
         WORSE("worse"),
         DIFFERENT("different"),
         NO_DIFFERENCE("no difference that matters"),
+        AS_GOOD("as good"),
+        NOT_AS_GOOD("not as good"),
         PARTLY("clear in part"),
         SETTLED("clear"),
+        HELD("held"),
+        NOT_HELD("not held"),
         SOUND("sound"),
         SO_FAR("so far"),
         CANT_TELL("can't tell yet");

@@ -3,7 +3,6 @@ package elsom.core.results;
 import elsom.core.analysis.Answer;
 import elsom.core.analysis.Comparison;
 import elsom.core.analysis.EndpointKind;
-import elsom.core.analysis.Interaction;
 import elsom.core.analysis.MainEffect;
 import elsom.core.figure.FigureKind;
 import elsom.core.plan.Direction;
@@ -27,9 +26,8 @@ public final class Wording {
     private static final int MOST_PAIRS_NAMED = 3;
     private static final int MOST_NAMED = 8;
 
-    private static final String REPEAT = "One trial, one lot: repeat it before you rely on it.";
-    private static final List<Answer> CLEAR_FIRST =
-            List.of(Answer.BETTER, Answer.WORSE, Answer.NO_DIFFERENCE, Answer.CANT_TELL);
+    static final String REPEAT = "One trial, one lot: repeat it before you rely on it.";
+    static final List<Answer> CLEAR_FIRST = List.of(Answer.values());
 
     private final JudgedQuestion question;
     private final FigureKind kind;
@@ -45,8 +43,12 @@ public final class Wording {
     }
 
     /** Before its last look nothing is firm. */
-    private static Verdict soFar(JudgedQuestion question, Verdict verdict) {
-        if (!question.coverage().soFar() || verdict.firmness() == Firmness.CANT_TELL) {
+    static Verdict soFar(JudgedQuestion question, Verdict verdict) {
+        return soFar(question.coverage(), verdict);
+    }
+
+    static Verdict soFar(Coverage coverage, Verdict verdict) {
+        if (!coverage.soFar() || verdict.firmness() == Firmness.CANT_TELL) {
             return verdict;
         }
         String next = verdict.wouldChange().startsWith(REPEAT) ? "" : verdict.wouldChange();
@@ -125,6 +127,9 @@ public final class Wording {
         if (comparisons.size() == 1) {
             return one(comparisons.get(0));
         }
+        if (LevelWording.leads(question)) {
+            return new LevelWording(question, this).verdict();
+        }
         // Whoever was not compared with the leader was not beaten by it: only all pairs tell who leads.
         long arms = comparisons.stream()
                 .flatMapToInt(c -> IntStream.of(c.treatment(), c.comparator()))
@@ -135,7 +140,18 @@ public final class Wording {
     }
 
     private String what() {
-        return Sentence.inside(kind.label()) + " at " + question.look().name();
+        return what(question);
+    }
+
+    /** "dry mass at day 28". */
+    static String what(JudgedQuestion question) {
+        return Sentence.inside(question.kind().label()) + " at "
+                + question.look().name();
+    }
+
+    /** What an interval is, in words: where only one of its ends decides, each holds by itself. */
+    String intervalName() {
+        return question.ask().asGood() ? "bounds, each 95 %," : "95 % interval";
     }
 
     private boolean eitherWay() {
@@ -156,18 +172,33 @@ public final class Wording {
             case NO_DIFFERENCE ->
                 treated + " and " + beside + " show no difference that matters in " + what() + ": " + howMuch(c)
                         + (c.clear() ? ", which is a difference, yet less than matters" : "") + ".";
+            case AS_GOOD -> treated + " is as good as " + beside + " in " + what() + ": " + howMuch(c) + least(c) + ".";
+            case NOT_AS_GOOD ->
+                treated + " is not as good as " + beside + " in " + what() + ": " + howMuch(c) + least(c) + ".";
             case CANT_TELL ->
-                "Can't tell yet whether " + treated + " differs from " + beside + " in " + what() + ": " + howMuch(c)
-                        + ".";
+                "Can't tell yet whether " + treated
+                        + (question.ask().asGood() ? " is as good as " : " differs from ") + beside + " in " + what()
+                        + ": " + howMuch(c) + least(c) + ".";
         };
         return new Verdict(firmness(c.answer()), sentence, next(List.of(c)));
     }
 
-    private Firmness firmness(Answer answer) {
+    /** Which of its ends decides, and by what, where it is asked whether it is as good. */
+    private String least(Comparison c) {
+        if (!question.ask().asGood() || c.margin().isEmpty() || c.interval().isEmpty()) {
+            return "";
+        }
+        double margin = c.margin().getAsDouble();
+        return "; worse by " + difference(kind, margin).substring(1) + " would matter";
+    }
+
+    Firmness firmness(Answer answer) {
         return switch (answer) {
             case BETTER -> eitherWay() ? Firmness.DIFFERENT : Firmness.BETTER;
             case WORSE -> eitherWay() ? Firmness.DIFFERENT : Firmness.WORSE;
             case NO_DIFFERENCE -> Firmness.NO_DIFFERENCE;
+            case AS_GOOD -> Firmness.AS_GOOD;
+            case NOT_AS_GOOD -> Firmness.NOT_AS_GOOD;
             case CANT_TELL -> Firmness.CANT_TELL;
         };
     }
@@ -186,7 +217,7 @@ public final class Wording {
                     : "nothing to judge by";
         }
         return (Double.isInfinite(c.difference()) ? "not yet in most units" : difference(kind, c.difference()))
-                + " (95 % interval " + interval(kind, c.interval().get()) + ")"
+                + " (" + intervalName() + " " + interval(kind, c.interval().get()) + ")"
                 + percent(c);
     }
 
@@ -261,12 +292,7 @@ public final class Wording {
         String names = alike.size() == all || alike.size() > MOST_NAMED
                 ? alike.size() + " of " + all + " comparisons"
                 : alike.stream().map(c -> named(c, answer, sameComparator)).collect(Collectors.joining(", "));
-        return switch (answer) {
-            case BETTER -> (eitherWay() ? "higher: " : "better: ") + names;
-            case WORSE -> (eitherWay() ? "lower: " : "worse: ") + names;
-            case NO_DIFFERENCE -> "no difference that matters: " + names;
-            case CANT_TELL -> "can't tell yet: " + names;
-        };
+        return words(answer) + (answer == Answer.CANT_TELL ? " yet: " : ": ") + names;
     }
 
     private String named(Comparison c, Answer answer, boolean sameComparator) {
@@ -277,13 +303,20 @@ public final class Wording {
 
     /** What would tell, or what stands against relying on it. */
     private String next(List<Comparison> comparisons) {
+        return next(comparisons, List.of());
+    }
+
+    /** The same where main effects lead: what they tell is not open. */
+    String next(List<Comparison> comparisons, List<MainEffect> leading) {
         OptionalInt most = comparisons.stream()
                 .filter(c -> c.answer() == Answer.CANT_TELL)
                 .map(Comparison::unitsThatWouldTell)
                 .filter(OptionalInt::isPresent)
                 .mapToInt(OptionalInt::getAsInt)
                 .max();
-        boolean open = comparisons.stream().anyMatch(c -> c.answer() == Answer.CANT_TELL);
+        boolean open = leading.isEmpty()
+                ? comparisons.stream().anyMatch(c -> c.answer() == Answer.CANT_TELL)
+                : leading.stream().anyMatch(effect -> effect.answer() == Answer.CANT_TELL);
         List<String> said = new ArrayList<>();
         if (most.isPresent()) {
             said.add("By the scatter seen, " + most.getAsInt()
@@ -342,6 +375,8 @@ public final class Wording {
             case BETTER -> eitherWay() ? "higher" : "better";
             case WORSE -> eitherWay() ? "lower" : "worse";
             case NO_DIFFERENCE -> "no difference that matters";
+            case AS_GOOD -> "as good";
+            case NOT_AS_GOOD -> "not as good";
             case CANT_TELL -> "can't tell";
         };
     }
@@ -349,77 +384,5 @@ public final class Wording {
     /** An answer in a word or two, as this question has it. */
     public static String words(JudgedQuestion question, Answer answer) {
         return new Wording(question).words(answer);
-    }
-
-    /** What a factor does at the levels of the others. */
-    public static Verdict interaction(JudgedQuestion question, Interaction found) {
-        Wording wording = new Wording(question);
-        String factor = Sentence.inside(question.observations().factors().get(found.factor()));
-        String first = wording.at(found.first(), found.factor());
-        String second = wording.at(found.second(), found.factor());
-        String size = difference(question.kind(), found.estimate()) + " (95 % interval "
-                + interval(question.kind(), found.interval()) + ")";
-        String odds = found.odds().map(Wording::odds).orElse("");
-        if (!found.shown()) {
-            return new Verdict(
-                    Firmness.CANT_TELL,
-                    "Whether " + factor + " does the same in " + first + " as in " + second
-                            + " can't be told: its effect on " + wording.what() + " differs between them by " + size
-                            + ".",
-                    (wording.mainEffects() + " " + odds).strip());
-        }
-        return soFar(
-                question,
-                new Verdict(
-                        Firmness.DIFFERENT,
-                        Sentence.capital(factor) + " does not do the same everywhere: " + wording.does(found.first())
-                                + " in "
-                                + first
-                                + ", "
-                                + wording.does(found.second()) + " in " + second + "; the two differ by " + size
-                                + " in "
-                                + wording.what() + ".",
-                        ("So there is no one effect to speak of: read each row by itself. " + odds).strip()));
-    }
-
-    private static String odds(Interaction.Odds odds) {
-        return "By odds, with a penalised logistic (Firth): one odds ratio is " + ratio(odds.ratio())
-                + " times the other (95 % interval " + ratio(odds.interval().low()) + " to "
-                + (Double.isInfinite(odds.interval().high())
-                        ? "no upper end"
-                        : ratio(odds.interval().high()))
-                + ", p " + (odds.p() < 0.001 ? "below 0.001" : Decimals.significant(odds.p(), 2)) + ").";
-    }
-
-    private static String ratio(double value) {
-        return Decimals.significant(value, 2);
-    }
-
-    /** The levels of the other factors at which a pair stands. */
-    private String at(Interaction.Cells cells, int factor) {
-        List<String> levels =
-                question.observations().arms().get(cells.treatment()).levels();
-        return IntStream.range(0, levels.size())
-                .filter(i -> i != factor)
-                .mapToObj(levels::get)
-                .collect(Collectors.joining(", "));
-    }
-
-    private String does(Interaction.Cells cells) {
-        return question.judgement().comparisons().stream()
-                .filter(c -> c.treatment() == cells.treatment() && c.comparator() == cells.comparator())
-                .findFirst()
-                .map(c -> difference(kind, c.difference()))
-                .orElse("something else");
-    }
-
-    private String mainEffects() {
-        return question.judgement().mainEffects().stream().map(this::mainEffect).collect(Collectors.joining(" "));
-    }
-
-    private String mainEffect(MainEffect effect) {
-        return "Over all levels of the rest, " + effect.level() + " beside " + effect.against() + ": "
-                + difference(kind, effect.difference()) + " (" + interval(kind, effect.interval()) + "), "
-                + words(effect.answer()) + ".";
     }
 }

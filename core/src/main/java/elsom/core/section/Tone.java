@@ -17,8 +17,8 @@ public enum Tone {
     public static Tone of(Answer answer) {
         return switch (answer) {
             case BETTER -> BETTER;
-            case WORSE -> WORSE;
-            case NO_DIFFERENCE -> NO_DIFFERENCE;
+            case WORSE, NOT_AS_GOOD -> WORSE;
+            case NO_DIFFERENCE, AS_GOOD -> NO_DIFFERENCE;
             case CANT_TELL -> CANT_TELL;
         };
     }

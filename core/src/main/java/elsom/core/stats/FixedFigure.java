@@ -61,6 +61,11 @@ public record FixedFigure(
                 OptionalDouble.of(difference + reach));
     }
 
+    /** Half the interval of a mean of so many values whose standard deviation is known to be at least this. */
+    public static double reach(double sd, int n, double alpha) {
+        return TDistribution.of(n - 1).inverseSurvivalProbability(alpha / 2) * sd / Math.sqrt(n);
+    }
+
     /** Whether it is the figure to within a margin. */
     public Equivalent within(double margin, double alpha) {
         if (t.isEmpty()) {

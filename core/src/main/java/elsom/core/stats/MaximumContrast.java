@@ -12,21 +12,20 @@ import org.apache.commons.statistics.distribution.TDistribution;
  * call.
  */
 public final class MaximumContrast {
-    private static final int POINTS = 16_001;
+    private static final int TERMS = 9;
     private static final double NOTHING = 1e-9;
     private static final double LEAST = 1e-15;
     /** What 1 less a chance can tell from nothing. */
     private static final double FAINTEST = 1e-14;
 
-    private static final int[] PRIMES = {2, 3, 5, 7, 11, 13, 17, 19, 23, 29, 31, 37, 41, 43, 47, 53, 59, 61, 67, 71, 73
-    };
-
     private final int contrasts;
     private final double df;
     private final Quadrature.Scale scale;
     private final TabulatedTail tail;
+    private final TabulatedTail upper;
 
-    private MaximumContrast(int contrasts, double df, TabulatedTail tail) {
+    private MaximumContrast(int contrasts, double df, TabulatedTail tail, TabulatedTail upper) {
+        this.upper = upper;
         this.contrasts = contrasts;
         this.df = df;
         this.scale = Quadrature.Scale.of(df);
@@ -47,12 +46,34 @@ public final class MaximumContrast {
         return new MaximumContrast(
                 correlation.length,
                 df,
-                new TabulatedTail(a -> a <= 0 ? 1 : Math.max(FAINTEST, 1 - rectangle.within(a))));
+                new TabulatedTail(a -> a <= 0 ? 1 : Math.max(FAINTEST, 1 - rectangle.within(-a, a)), TERMS),
+                new TabulatedTail(a -> Math.max(FAINTEST, 1 - rectangle.within(Double.NEGATIVE_INFINITY, a)), TERMS));
+    }
+
+    /** The same contrasts with other degrees of freedom, at little cost. */
+    public MaximumContrast with(double other) {
+        return new MaximumContrast(contrasts, other, tail, upper);
     }
 
     /** P(max |T| > t). */
     public double twoSided(double t) {
         return Math.min(1, scale.mean(s -> tail.at(Math.abs(t) * s)));
+    }
+
+    /** P(max T > t), for a t above 0. */
+    public double oneSided(double t) {
+        return t <= 0 ? 1 : Math.min(1, scale.mean(s -> upper.at(t * s)));
+    }
+
+    /** The t that max T exceeds with this probability, below a half. */
+    public double oneSidedQuantile(double probability) {
+        TDistribution t = TDistribution.of(df);
+        return Quadrature.quantile(
+                this::oneSided,
+                probability,
+                t.inverseSurvivalProbability(probability),
+                t.inverseSurvivalProbability(probability / contrasts),
+                1e-9);
     }
 
     /** The t that max |T| exceeds with this probability. */
@@ -129,34 +150,36 @@ public final class MaximumContrast {
             return weight;
         }
 
+        /** A lattice of rank 1, folded so that its ends meet. */
         private static double[][] lattice(int dimensions) {
-            double[][] points = new double[dimensions == 0 ? 1 : POINTS][dimensions];
+            int step = dimensions < 2 ? 1 : Korobov.step(dimensions);
+            double[][] points = new double[dimensions == 0 ? 1 : Korobov.POINTS][dimensions];
             for (int point = 0; point < points.length; point++) {
+                long at = point;
                 for (int j = 0; j < dimensions; j++) {
-                    double at = (point + 0.5) * Math.sqrt(PRIMES[j]);
-                    // Folded, so that its ends meet.
-                    points[point][j] = Math.abs(2 * (at - Math.floor(at)) - 1);
+                    points[point][j] = Math.abs(2 * ((at + 0.5) / Korobov.POINTS) - 1);
+                    at = at * step % Korobov.POINTS;
                 }
             }
             return points;
         }
 
-        /** P(all contrasts lie within a, either side). */
-        double within(double a) {
+        /** P(all contrasts lie between two values). */
+        double within(double from, double to) {
             double sum = 0;
             double[] z = new double[rank];
             for (int i = 0; i < shares.length; i++) {
-                sum += weights[i] * chance(shares[i], z, a);
+                sum += weights[i] * chance(shares[i], z, from, to);
             }
             return Math.min(1, sum);
         }
 
-        private double chance(double[] share, double[] z, double a) {
+        private double chance(double[] share, double[] z, double from, double to) {
             double chance = 1;
             for (int j = 0; j < rank - 1; j++) {
                 double known = known(rows[j], z, j);
-                double low = Quadrature.NORMAL.cumulativeProbability((-a - known) / rows[j][j]);
-                double high = Quadrature.NORMAL.cumulativeProbability((a - known) / rows[j][j]);
+                double low = Quadrature.NORMAL.cumulativeProbability((from - known) / rows[j][j]);
+                double high = Quadrature.NORMAL.cumulativeProbability((to - known) / rows[j][j]);
                 chance *= high - low;
                 z[j] = Quadrature.NORMAL.inverseCumulativeProbability(
                         Math.max(LEAST, Math.min(1 - LEAST, low + share[j] * (high - low))));
@@ -167,13 +190,13 @@ public final class MaximumContrast {
                 double known = known(rows[i], z, rank - 1);
                 double last = rows[i][rank - 1];
                 if (Math.abs(last) < NOTHING) {
-                    if (Math.abs(known) > a) {
+                    if (known < from || known > to) {
                         return 0;
                     }
                     continue;
                 }
-                low = Math.max(low, Math.min((-a - known) / last, (a - known) / last));
-                high = Math.min(high, Math.max((-a - known) / last, (a - known) / last));
+                low = Math.max(low, Math.min((from - known) / last, (to - known) / last));
+                high = Math.min(high, Math.max((from - known) / last, (to - known) / last));
             }
             return low >= high
                     ? 0

@@ -34,12 +34,17 @@ public record Proportion(int affected, int n) {
 
     /** The exact 95 % interval (Clopper & Pearson 1934). */
     public Interval clopperPearson95() {
+        return clopperPearson(0.05);
+    }
+
+    /** The exact interval at another chance of error, in both tails together. */
+    public Interval clopperPearson(double alpha) {
         double low = affected == 0
                 ? 0
-                : BetaDistribution.of(affected, n - affected + 1.0).inverseCumulativeProbability(0.025);
+                : BetaDistribution.of(affected, n - affected + 1.0).inverseCumulativeProbability(alpha / 2);
         double high = affected == n
                 ? 1
-                : BetaDistribution.of(affected + 1.0, n - affected).inverseSurvivalProbability(0.025);
+                : BetaDistribution.of(affected + 1.0, n - affected).inverseSurvivalProbability(alpha / 2);
         return new Interval(low, high);
     }
 

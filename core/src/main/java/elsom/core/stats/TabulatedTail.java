@@ -8,16 +8,23 @@ import java.util.function.DoubleUnaryOperator;
  * logarithm is a Chebyshev series, so that small probabilities keep their digits.
  */
 final class TabulatedTail {
-    private static final int TERMS = 20;
+    private static final int USUAL = 20;
     private static final int FURTHEST = 37;
     private static final double LEAST = 1e-305;
 
     private final DoubleUnaryOperator tail;
+    private final int count;
     private final AtomicReferenceArray<double[]> series = new AtomicReferenceArray<>(2 * FURTHEST);
 
     /** A tail that costs much for each value. */
     TabulatedTail(DoubleUnaryOperator tail) {
+        this(tail, USUAL);
+    }
+
+    /** One that is known to so few digits that fewer terms keep them. */
+    TabulatedTail(DoubleUnaryOperator tail, int count) {
         this.tail = tail;
+        this.count = count;
     }
 
     double at(double x) {
@@ -37,18 +44,18 @@ final class TabulatedTail {
     }
 
     private double[] terms(int stretch) {
-        double[] values = new double[TERMS];
-        for (int j = 0; j < TERMS; j++) {
-            double node = Math.cos(Math.PI * (j + 0.5) / TERMS);
+        double[] values = new double[count];
+        for (int j = 0; j < count; j++) {
+            double node = Math.cos(Math.PI * (j + 0.5) / count);
             values[j] = Math.log(Math.max(LEAST, tail.applyAsDouble(stretch + (node + 1) / 2)));
         }
-        double[] terms = new double[TERMS];
-        for (int k = 0; k < TERMS; k++) {
+        double[] terms = new double[count];
+        for (int k = 0; k < count; k++) {
             double sum = 0;
-            for (int j = 0; j < TERMS; j++) {
-                sum += values[j] * Math.cos(Math.PI * k * (j + 0.5) / TERMS);
+            for (int j = 0; j < count; j++) {
+                sum += values[j] * Math.cos(Math.PI * k * (j + 0.5) / count);
             }
-            terms[k] = (k == 0 ? 1.0 : 2.0) / TERMS * sum;
+            terms[k] = (k == 0 ? 1.0 : 2.0) / count * sum;
         }
         return terms;
     }

@@ -122,6 +122,18 @@ public final class APlan {
         return this;
     }
 
+    /** Every endpoint better one way. */
+    public APlan better(Direction way) {
+        plan = plan.with(new Asked(
+                plan.question(),
+                plan.asked().crop(),
+                plan.asked().questions(),
+                plan.asked().measures().stream()
+                        .map(measure -> measure.with(measure.rule(), measure.scorer(), measure.weight(), way))
+                        .toList()));
+        return this;
+    }
+
     public static Question question(String endpoint) {
         return new Question(List.of(), 0, new EndpointCode(endpoint), Direction.HIGHER, 15, true, Stated.BEFORE_START);
     }

@@ -12,6 +12,7 @@ import elsom.core.analysis.Observed;
 import elsom.core.analysis.Value;
 import elsom.core.figure.FigureKind;
 import elsom.core.plan.Direction;
+import elsom.core.plan.Hypothesis;
 import elsom.core.plan.Stated;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.EndpointCode;
@@ -97,9 +98,7 @@ final class AQuestion {
                 new Observations(Design.COMPLETELY_RANDOM, factors, arms, EndpointKind.MEASURED, better, 0.1, units);
         Ask ask = new Ask(List.of(), against, margin, false, 0.05);
         return new JudgedQuestion(
-                1,
-                "",
-                Stated.BEFORE_START,
+                new Posed(1, "", Stated.BEFORE_START, Hypothesis.of(direction), 1),
                 new FigureKind("mass", "Mass", "", UnitOfMeasure.GRAM, 1),
                 direction,
                 new Look(1, "day 9", Duration.ofDays(9), List.of(MASS)),

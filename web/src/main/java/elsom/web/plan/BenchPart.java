@@ -95,7 +95,7 @@ final class BenchPart implements PartOfForm {
                 before.moves()));
         Rules rules = plan.rules();
         Plan changed = plan.with(sameDraw ? asked : asked.drawnFrom(seed))
-                .with(new Rules(rules.watering(), rules.refillFraction(), form.ticked("blind")));
+                .with(new Rules(rules.watering(), rules.refillFraction(), form.ticked("blind"), rules.ending()));
         if (plan.treatments().size() > 0) {
             changed.layoutProblem().ifPresent(problem -> problems.add("kind", problem));
         }

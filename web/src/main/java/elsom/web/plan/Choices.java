@@ -2,8 +2,10 @@ package elsom.web.plan;
 
 import elsom.core.formula.Known;
 import elsom.core.formula.OverTime;
+import elsom.core.plan.Claim;
 import elsom.core.plan.Direction;
 import elsom.core.plan.FactorKind;
+import elsom.core.plan.Hypothesis;
 import elsom.core.plan.Recurring;
 import elsom.core.plan.WateringSchool;
 import elsom.core.series.Measurand;
@@ -14,6 +16,8 @@ import java.util.List;
 /** What the forms of a plan offer to choose from. */
 public record Choices(
         List<Direction> directions,
+        List<Claim> claims,
+        List<Hypothesis.Place> places,
         List<FactorKind> factorKinds,
         List<Recurring.Kind> stepKinds,
         List<WateringSchool> schools,
@@ -25,6 +29,8 @@ public record Choices(
         List<OverTime> overTime) {
     static final Choices ALL = new Choices(
             List.of(Direction.values()),
+            List.of(Claim.values()),
+            List.of(Hypothesis.Place.values()),
             List.of(FactorKind.values()),
             List.of(Recurring.Kind.values()),
             List.of(WateringSchool.values()),

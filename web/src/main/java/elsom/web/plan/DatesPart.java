@@ -46,6 +46,7 @@ final class DatesPart implements PartOfForm {
                 .put("runs", s.runs().stream().map(DatesPart::span).collect(Collectors.joining(", ")))
                 .put("watering", plan.rules().watering())
                 .put("refill", Decimals.upTo(plan.rules().refillFraction() * 100, 1))
+                .tick("early", plan.rules().mayEndEarly())
                 .put(
                         "from",
                         s.hours().from().equals(LocalTime.MIN) ? "" : s.hours().from())
@@ -120,7 +121,8 @@ final class DatesPart implements PartOfForm {
                         form.text("watering"),
                         plan.rules().watering()),
                 refill / 100,
-                plan.rules().blind());
+                plan.rules().blind(),
+                form.ticked("early") ? Rules.Ending.WHEN_CLEAR : null);
         return problems.none() ? plan.with(schedule.with(looks, steps, hours)).with(rules) : plan;
     }
 

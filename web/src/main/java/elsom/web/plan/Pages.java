@@ -5,6 +5,7 @@ import elsom.core.flag.Flag;
 import elsom.core.plan.Factor;
 import elsom.core.plan.Measure;
 import elsom.core.plan.Plan;
+import elsom.core.plan.PlannedLook;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Question;
 import elsom.core.plan.ReadyMade;
@@ -70,6 +71,7 @@ final class Pages {
             String purpose,
             List<Sentence> sentences,
             List<Measure> measures,
+            List<String> looks,
             List<ReadyMade> ready,
             Set<EndpointCode> unread,
             int askedLines,
@@ -89,6 +91,7 @@ final class Pages {
                     protocol.purpose(),
                     sentences,
                     plan.asked().measures(),
+                    plan.schedule().looks().stream().map(PlannedLook::name).toList(),
                     ReadyMade.fitting(plan.asked().measures()),
                     plan.unread().stream()
                             .map(measure -> measure.endpoint().code())

@@ -2,16 +2,16 @@ package elsom.web.plan;
 
 import elsom.core.plan.Asked;
 import elsom.core.plan.Direction;
+import elsom.core.plan.Hypothesis;
 import elsom.core.plan.Measure;
 import elsom.core.plan.NamedTreatments;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedLook;
 import elsom.core.plan.Question;
-import elsom.core.plan.Stated;
+import elsom.core.plan.QuestionReader;
+import elsom.core.plan.Step;
 import elsom.core.quantity.Decimals;
-import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.trial.ControlKind;
 import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
@@ -24,7 +24,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /** What is asked, and how it is measured. */
 final class QuestionPart implements PartOfForm {
@@ -42,14 +41,13 @@ final class QuestionPart implements PartOfForm {
         List<Question> questions = plan.asked().questions();
         for (int i = 0; i < questions.size(); i++) {
             Question q = questions.get(i);
-            filling.put(
-                            ASKED,
-                            i,
-                            "who",
-                            q.treatments().stream().map(Treatment::codeFor).collect(Collectors.joining(", ")))
-                    .put(ASKED, i, "comparator", q.comparator() == 0 ? "" : Treatment.codeFor(q.comparator()))
+            Hypothesis stated = q.hypothesis();
+            filling.put(ASKED, i, "who", who(q))
+                    .put(ASKED, i, "comparator", with(plan, q))
                     .put(ASKED, i, "endpoint", q.endpoint())
-                    .put(ASKED, i, "direction", q.direction())
+                    .put(ASKED, i, "claim", stated.claim())
+                    .put(ASKED, i, "look", stated.look() == 0 ? "" : stated.look())
+                    .put(ASKED, i, "place", stated.place())
                     .put(
                             ASKED,
                             i,
@@ -70,6 +68,23 @@ final class QuestionPart implements PartOfForm {
         return filling.form();
     }
 
+    private static String who(Question question) {
+        Step step = question.hypothesis().step();
+        return step == null
+                ? question.treatments().stream().map(Treatment::codeFor).collect(Collectors.joining(", "))
+                : String.join("; ", step.levels());
+    }
+
+    private static String with(Plan plan, Question question) {
+        Hypothesis stated = question.hypothesis();
+        if (stated.figure() != null) {
+            return Decimals.upTo(stated.figure(), 6) + symbol(plan, question);
+        }
+        return stated.step() != null
+                ? stated.step().beside()
+                : question.comparator() == 0 ? "" : Treatment.codeFor(question.comparator());
+    }
+
     private static String symbol(Plan plan, Question question) {
         return plan.asked()
                 .measure(question.endpoint())
@@ -87,12 +102,8 @@ final class QuestionPart implements PartOfForm {
         String crop = problems.limited("crop", form.text("crop"), Treatment.LONGEST_NAME);
         List<Measure> measures = measures(form, plan, problems);
         NamedTreatments named = new NamedTreatments(plan.treatments());
-        List<Question> questions = new ArrayList<>();
-        for (int i = 0; i < Math.min(form.lines(ASKED), Question.MOST); i++) {
-            if (isAsked(form, i)) {
-                asked(form, i, plan, measures, named, problems).ifPresent(questions::add);
-            }
-        }
+        AskedLines lines = new AskedLines(plan, measures, new QuestionReader(plan.treatments(), named), problems);
+        List<Question> questions = lines.read(form);
         if (!problems.none()) {
             return plan;
         }
@@ -105,12 +116,6 @@ final class QuestionPart implements PartOfForm {
         return problems.none()
                 ? SensedLines.taken(plan, named.in(plan).measuring(new Asked(question, crop, questions, measures)))
                 : plan;
-    }
-
-    /** A line is a comparison when it has an endpoint, or anything was typed in it; what matters may be left open. */
-    private static boolean isAsked(Form form, int i) {
-        return Stream.of("endpoint", "who", "comparator", "matters")
-                .anyMatch(part -> !form.text(ASKED, i, part).isEmpty());
     }
 
     /** Looks that measure only what is left out now. */
@@ -280,64 +285,5 @@ final class QuestionPart implements PartOfForm {
     private static boolean taken(String code, List<Measure> before) {
         return before.stream()
                 .anyMatch(measure -> measure.endpoint().code().value().equals(code));
-    }
-
-    private static Optional<Question> asked(
-            Form form, int i, Plan plan, List<Measure> measures, NamedTreatments named, Problems problems) {
-        String field = Form.name(ASKED, i, "matters");
-        Optional<Measure> measure = measures.stream()
-                .filter(m -> m.endpoint().code().value().equals(form.text(ASKED, i, "endpoint")))
-                .findFirst();
-        if (measure.isEmpty()) {
-            problems.add(field, "Choose the endpoint that is compared; a line without one is left out.");
-            return Optional.empty();
-        }
-        // The comparator first: what a question makes of nothing begins with what the others are compared with.
-        Optional<List<Integer>> with =
-                problems.tried(field, () -> named.numbers(form.text(ASKED, i, "comparator"), ControlKind.CONTROL));
-        Optional<List<Integer>> who =
-                problems.tried(field, () -> named.numbers(form.text(ASKED, i, "who"), ControlKind.NONE));
-        if (with.isPresent() && with.get().size() > 1) {
-            problems.add(field, "One treatment to compare with, or nothing for the control. Accepted: A.");
-        }
-        if (who.isEmpty() || with.isEmpty() || with.get().size() > 1) {
-            return Optional.empty();
-        }
-        Optional<Matters> matters = matters(form.text(ASKED, i, "matters"), measure.get(), field, problems);
-        Stated stated = i < plan.asked().questions().size()
-                ? plan.asked().questions().get(i).stated()
-                : Stated.BEFORE_START;
-        Direction direction = Problems.choice(
-                Direction.class, form.text(ASKED, i, "direction"), measure.get().better());
-        return matters.flatMap(m -> problems.tried(
-                field,
-                () -> new Question(
-                        who.get(),
-                        with.get().isEmpty() ? 0 : with.get().get(0),
-                        measure.get().endpoint().code(),
-                        direction,
-                        m.amount(),
-                        m.percent(),
-                        stated)));
-    }
-
-    private record Matters(double amount, boolean percent) {}
-
-    /** "15 %" of the comparator, or an amount in the endpoint's unit. An endpoint in percent takes percent as its unit. */
-    private static Optional<Matters> matters(String text, Measure measure, String field, Problems problems) {
-        if (text.isEmpty()) {
-            return Optional.of(new Matters(0, false));
-        }
-        UnitOfMeasure unit = measure.endpoint().unit();
-        boolean percent = text.endsWith("%") && unit != UnitOfMeasure.PERCENT;
-        Typed typed = Typed.parse(text, percent ? UnitOfMeasure.PERCENT : unit);
-        if (typed instanceof Typed.Understood understood && understood.stored().value() > 0) {
-            return Optional.of(new Matters(understood.stored().value(), percent));
-        }
-        problems.add(
-                field,
-                "The smallest difference that would matter to you, above 0. Accepted: 15 %, or 2 " + unit.symbol()
-                        + ".");
-        return Optional.empty();
     }
 }
