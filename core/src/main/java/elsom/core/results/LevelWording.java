@@ -48,13 +48,21 @@ final class LevelWording {
                         : effects.stream().map(MainEffect::answer))
                 .distinct()
                 .toList();
-        Firmness firmness = decide.size() == 1
+        Firmness firmness = decide.size() == 1 && !bothWays()
                 ? wording.firmness(decide.get(0))
                 : decide.contains(Answer.CANT_TELL) ? Firmness.PARTLY : Firmness.SETTLED;
         return new Verdict(
                 firmness,
                 question.kind().label() + " at " + question.look().name() + ", " + String.join("; ", parts) + ".",
                 wording.next(question.judgement().comparisons(), effects));
+    }
+
+    /** Better here and worse there: no one word says it. */
+    private boolean bothWays() {
+        List<Answer> answers = question.judgement().comparisons().stream()
+                .map(Comparison::answer)
+                .toList();
+        return answers.contains(Answer.BETTER) && answers.contains(Answer.WORSE);
     }
 
     private String overAll(MainEffect effect) {

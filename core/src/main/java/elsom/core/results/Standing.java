@@ -9,7 +9,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 
 /** Says what became of what was stated, place by place: "held over all and in cress; can't tell in basil". */
 final class Standing {
@@ -65,28 +64,32 @@ final class Standing {
         return question.name(c.treatment()) + (same ? "" : " beside " + question.name(c.comparator()));
     }
 
+    /** "Held for 2 %; not held for 1 %: “Injury: higher in any other than in 0 %?”". */
     private String sentence() {
-        String before = question.coverage().soFar() ? "As stated, so far: " : "As stated: ";
+        String said = (question.coverage().soFar() ? "so far " : "") + became();
+        return Sentence.capital(said) + ": “" + question.asked() + "”";
+    }
+
+    private String became() {
         int all = places.values().stream().mapToInt(List::size).sum();
         if (all <= 1 || places.size() == 1) {
-            Held only = places.isEmpty()
-                    ? Held.CANT_TELL
-                    : places.keySet().iterator().next();
-            return before + only.label() + (all > 1 ? " in all " + all : "") + ".";
+            Held only = places.isEmpty() ? Held.CANT_TELL : places.keySet().iterator().next();
+            return only.label() + (all > 1 ? (leveled() ? " in all " : " for all ") + all : "");
         }
-        return before
-                + places.entrySet().stream()
-                        .map(entry -> entry.getKey().label() + " " + named(entry.getValue(), all))
-                        .collect(Collectors.joining("; "))
-                + ".";
+        return places.entrySet().stream()
+                .map(entry -> entry.getKey().label() + " " + named(entry.getValue(), all))
+                .collect(Collectors.joining("; "));
     }
 
     private String named(List<String> where, int all) {
         if (where.size() > MOST_NAMED) {
-            return "in " + where.size() + " of " + all;
+            return (leveled() ? "in " : "for ") + where.size() + " of " + all;
         }
-        return IntStream.range(0, where.size())
-                .mapToObj(i -> where.get(i).endsWith("over all") ? where.get(i) : "in " + Sentence.inside(where.get(i)))
+        if (!leveled()) {
+            return "for " + String.join(", ", where);
+        }
+        return where.stream()
+                .map(place -> place.endsWith("over all") ? place : "in " + Sentence.inside(place))
                 .collect(Collectors.joining(", "));
     }
 }

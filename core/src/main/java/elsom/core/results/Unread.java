@@ -26,7 +26,7 @@ final class Unread {
                         Verdict.Firmness.CANT_TELL,
                         "Can't tell yet about " + what + ": " + why + ".",
                         gone ? "Name another look under “Question and endpoints”." : "Read it at its look."),
-                List.of("As stated: can't tell."),
+                List.of("Can't tell: “" + posed.words() + "”"),
                 Optional.of(measure.endpoint().code()));
     }
 }

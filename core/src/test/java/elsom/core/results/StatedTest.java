@@ -72,7 +72,8 @@ class StatedTest {
     }
 
     private static String standing(Findings findings, int answer) {
-        return findings.answers().get(answer).details().get(0);
+        String said = findings.answers().get(answer).details().get(0);
+        return said.substring(0, said.indexOf(": “"));
     }
 
     @Test
@@ -83,11 +84,11 @@ class StatedTest {
                 "Height: lower in bark than in coir, by 1 cm",
                 "Height: higher in coir than in peat");
         Findings findings = atTheEnd(10, 14, 10);
-        assertThat(standing(findings, 0)).isEqualTo("As stated: held.");
-        assertThat(standing(findings, 1)).isEqualTo("As stated: can't tell.");
-        assertThat(standing(findings, 2)).isEqualTo("As stated: held.");
-        assertThat(standing(findings, 3)).isEqualTo("As stated: held.");
-        assertThat(standing(atTheEnd(10, 7, 10), 0)).isEqualTo("As stated: not held.");
+        assertThat(standing(findings, 0)).isEqualTo("Held");
+        assertThat(standing(findings, 1)).isEqualTo("Can't tell");
+        assertThat(standing(findings, 2)).isEqualTo("Held");
+        assertThat(standing(findings, 3)).isEqualTo("Held");
+        assertThat(standing(atTheEnd(10, 7, 10), 0)).isEqualTo("Not held");
     }
 
     @Test
@@ -97,12 +98,12 @@ class StatedTest {
                 "Height: the same in coir as in peat, to within 2 cm",
                 "Height: as good in bark as in peat, not worse by 2 cm");
         Findings findings = atTheEnd(10, 14, 6);
-        assertThat(standing(findings, 0)).isEqualTo("As stated: held.");
+        assertThat(standing(findings, 0)).isEqualTo("Held");
         assertThat(findings.answers().get(0).verdict().sentence())
                 .startsWith("coir is as good as peat in height at end, day 28: +4.00 cm (bounds, each 95 %,")
                 .endsWith("; worse by 2.00 cm would matter.");
-        assertThat(standing(findings, 1)).isEqualTo("As stated: not held.");
-        assertThat(standing(findings, 2)).isEqualTo("As stated: not held.");
+        assertThat(standing(findings, 1)).isEqualTo("Not held");
+        assertThat(standing(findings, 2)).isEqualTo("Not held");
     }
 
     @Test
@@ -132,11 +133,12 @@ class StatedTest {
         // none: pea, barley, lettuce; compost: pea, barley, lettuce
         Findings findings = atTheEnd(10, 10, 10, 14, 10.2, 7);
         assertThat(standing(findings, 0))
-                .isEqualTo("As stated: held in pea; not held over all, in barley, in lettuce.");
+                .isEqualTo("Held in pea; not held over all, in barley, in lettuce");
         assertThat(findings.answers().get(0).verdict().sentence())
-                .startsWith("Height at end, day 28, compost beside none over all: no difference that matters (+0.40 cm, 95 % interval")
+                .startsWith("Height at end, day 28, compost beside none over all: no difference that matters (+0.20 cm, 95 % interval")
                 .contains("better in pea (+4.00 cm)")
                 .contains("worse in lettuce (−3.00 cm)");
+        assertThat(findings.answers().get(0).verdict().firmness()).isEqualTo(Verdict.Firmness.SETTLED);
     }
 
     @Test
@@ -149,7 +151,7 @@ class StatedTest {
         heights(made, 2, 10, 14, 10);
         Findings.Answered answer = findings(made).answers().get(0);
         assertThat(answer.verdict().sentence()).startsWith("coir did better than peat: height at day 14 +4.00 cm");
-        assertThat(answer.details()).contains("As stated: held.");
+        assertThat(answer.details()).contains("Held: “Height: higher in coir than in peat, by 1 cm or more, at day 14?”");
     }
 
     @Test
