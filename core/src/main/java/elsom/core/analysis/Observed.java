@@ -14,4 +14,8 @@ public record Observed(String unit, int arm, int block, int row, int column, int
     public boolean missing() {
         return value instanceof Value.Missing;
     }
+
+    public Observed with(Value other) {
+        return new Observed(unit, arm, block, row, column, wholePlot, other);
+    }
 }

@@ -10,12 +10,12 @@ final class DifferentPots implements AuditRule {
     @Override
     public List<Fault> check(AuditCase trial) {
         List<Fault> faults = new ArrayList<>();
-        boolean tied = Association.tied(TreatmentAttributes.of(trial.plan())).stream()
-                .anyMatch(pair -> pots(pair.one()) || pots(pair.other()));
+        boolean tied =
+                Association.tied(TreatmentAttributes.of(trial.plan())).stream().anyMatch(pair -> pots(pair.other()));
         if (tied) {
             return faults;
         }
-        TreatmentAttributes.of(trial.plan()).stream()
+        TreatmentAttributes.beside(trial.plan()).stream()
                 .filter(attribute -> pots(attribute) && attribute.varies())
                 .forEach(attribute -> faults.add(Fault.of(
                                 FaultCode.DIFFERENT_POTS,

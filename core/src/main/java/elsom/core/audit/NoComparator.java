@@ -11,7 +11,10 @@ final class NoComparator implements AuditRule {
         boolean control = trial.record().treatments().stream().anyMatch(Treatment::isControl)
                 || trial.plan().treatments().factors().stream()
                         .anyMatch(factor -> factor.levels().stream().anyMatch(Factor.Level::control));
-        boolean compared = trial.plan().asked().questions().stream().anyMatch(question -> question.comparator() > 0);
+        boolean compared = trial.plan().asked().questions().stream()
+                .anyMatch(question -> question.comparator() > 0
+                        || question.hypothesis().step() != null
+                        || question.hypothesis().claim().fixed());
         return control || (compared && trial.compares())
                 ? List.of()
                 : List.of(Fault.of(

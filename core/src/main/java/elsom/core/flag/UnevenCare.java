@@ -7,11 +7,14 @@ import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import org.apache.commons.statistics.distribution.TDistribution;
 
 /** Treatments that had more water or feed than others: a second thing that differs. */
 public final class UnevenCare {
     /** As much as two careful people with jugs differ. */
     private static final double TOLERATED = 0.10;
+    /** So often, over all treatments, hands that mean to give all the same may be blamed. */
+    private static final double OFTEN = 0.05;
 
     private UnevenCare() {}
 
@@ -29,29 +32,66 @@ public final class UnevenCare {
             if (totals.size() < 2) {
                 continue;
             }
-            double mean = totals.stream()
-                    .mapToDouble(CareTotals.Total::millilitres)
-                    .average()
-                    .orElse(0);
-            List<CareTotals.Total> off = totals.stream()
-                    .filter(total -> Math.abs(total.millilitres() - mean) > TOLERATED * mean)
+            List<Off> off = totals.stream()
+                    .map(total -> off(total, totals))
+                    .filter(one -> Math.abs(one.total().millilitres() - one.others()) > TOLERATED * one.others())
                     .toList();
             if (!off.isEmpty()) {
-                flags.add(flag(record, kind, off, mean, eachToItsWeight));
+                flags.add(flag(record, kind, off, eachToItsWeight));
             }
         }
         return flags;
     }
 
-    private static Flag flag(
-            TrialRecord record, GivenKind kind, List<CareTotals.Total> off, double mean, boolean eachToItsWeight) {
+    /**
+     * A treatment that had more or less than the others.
+     *
+     * @param others mean of the other treatments: with its own share in it, its yardstick would shrink with it
+     * @param chance whether hands that meant to give all the same would often differ as much
+     */
+    private record Off(CareTotals.Total total, double others, boolean chance) {}
+
+    private static Off off(CareTotals.Total total, List<CareTotals.Total> all) {
+        List<CareTotals.Total> others = all.stream().filter(one -> one != total).toList();
+        double mean = others.stream()
+                .mapToDouble(CareTotals.Total::millilitres)
+                .average()
+                .orElse(0);
+        double within = 0;
+        int df = 0;
+        double weight = 1.0 / total.units();
+        for (CareTotals.Total one : all) {
+            for (double had : one.each()) {
+                within += (had - one.millilitres()) * (had - one.millilitres());
+            }
+            df += one.units() - 1;
+            weight += one == total ? 0 : 1.0 / one.units() / others.size() / others.size();
+        }
+        if (df < 1 || within == 0) {
+            return new Off(total, mean, false);
+        }
+        double t = Math.abs(total.millilitres() - mean) / Math.sqrt(within / df * weight);
+        double p = 2 * TDistribution.of(df).survivalProbability(t);
+        return new Off(total, mean, p * all.size() > OFTEN);
+    }
+
+    private static Flag flag(TrialRecord record, GivenKind kind, List<Off> off, boolean eachToItsWeight) {
         String seen = kind.label() + " was not the same for all: "
                 + off.stream()
-                        .map(total -> record.treatment(total.treatment()).name() + " had "
-                                + Decimals.upTo(total.millilitres(), 0) + " mL a unit")
-                        .collect(Collectors.joining(", "))
-                + "; the mean over treatments is " + Decimals.upTo(mean, 0) + " mL.";
+                        .map(one -> record.treatment(one.total().treatment()).name() + " had "
+                                + Decimals.upTo(one.total().millilitres(), 0) + " mL a unit, the others "
+                                + Decimals.upTo(one.others(), 0) + " mL")
+                        .collect(Collectors.joining("; "))
+                + ".";
         boolean meant = kind == GivenKind.WATER && eachToItsWeight;
+        if (!meant && off.stream().allMatch(Off::chance)) {
+            return Flag.note(
+                    FlagCode.UNEVEN_CARE,
+                    seen,
+                    "Units of one treatment differ by as much, so it may be chance at the can; it need not be.",
+                    "Measure what each is given, or water to weight.",
+                    List.of());
+        }
         return meant
                 ? Flag.note(
                         FlagCode.UNEVEN_CARE,

@@ -73,7 +73,9 @@ final class Standing {
     private String became() {
         int all = places.values().stream().mapToInt(List::size).sum();
         if (all <= 1 || places.size() == 1) {
-            Held only = places.isEmpty() ? Held.CANT_TELL : places.keySet().iterator().next();
+            Held only = places.isEmpty()
+                    ? Held.CANT_TELL
+                    : places.keySet().iterator().next();
             return only.label() + (all > 1 ? (leveled() ? " in all " : " for all ") + all : "");
         }
         return places.entrySet().stream()

@@ -12,8 +12,13 @@ public final class CareTotals {
      *
      * @param times mean entries a unit
      * @param millilitres mean mL a unit
+     * @param each mL of each unit
      */
-    public record Total(int treatment, GivenKind kind, int units, double times, double millilitres) {}
+    public record Total(int treatment, GivenKind kind, int units, double times, double millilitres, List<Double> each) {
+        public Total {
+            each = List.copyOf(each);
+        }
+    }
 
     /** Totals of kinds that were given at all, treatments in order. */
     public static List<Total> of(TrialRecord record) {
@@ -34,18 +39,21 @@ public final class CareTotals {
                 .filter(unit -> unit.treatment() == treatment)
                 .map(ExperimentalUnit::code)
                 .toList();
-        double ml = 0;
+        List<Double> each = new ArrayList<>();
         int times = 0;
-        for (Given entry : entries) {
-            for (UnitCode unit : units) {
+        for (UnitCode unit : units) {
+            double ml = 0;
+            for (Given entry : entries) {
                 Double had = entry.millilitres().get(unit);
                 if (had != null) {
                     ml += had;
                     times++;
                 }
             }
+            each.add(ml);
         }
         int n = Math.max(1, units.size());
-        return new Total(treatment, kind, units.size(), (double) times / n, ml / n);
+        double all = each.stream().mapToDouble(Double::doubleValue).sum();
+        return new Total(treatment, kind, units.size(), (double) times / n, all / n, each);
     }
 }

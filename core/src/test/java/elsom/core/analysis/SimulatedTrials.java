@@ -7,7 +7,7 @@ import java.util.SplittableRandom;
 import java.util.function.DoubleSupplier;
 
 /** Trials drawn from a known truth. */
-enum SimulatedTrials {
+public enum SimulatedTrials {
     ONE_WAY(Design.COMPLETELY_RANDOM, EndpointKind.MEASURED, 4, 1),
     BLOCKS(Design.BLOCKS, EndpointKind.MEASURED, 4, 1),
     FACTORIAL(Design.COMPLETELY_RANDOM, EndpointKind.MEASURED, 2, 3),
@@ -16,7 +16,7 @@ enum SimulatedTrials {
     SCORES(Design.COMPLETELY_RANDOM, EndpointKind.SCORE, 3, 1);
 
     /** What matters, in the endpoint's unit. */
-    static final double MARGIN = 2;
+    public static final double MARGIN = 2;
 
     private static final double SHARE_MARGIN = 0.25;
     private static final double PLACE_SCATTER = 1.5;
@@ -48,7 +48,7 @@ enum SimulatedTrials {
      * @param units of each treatment
      * @param effect of every treatment but the control, in the endpoint's unit
      */
-    Observations drawn(SplittableRandom random, int units, double effect) {
+    public Observations drawn(SplittableRandom random, int units, double effect) {
         List<Arm> arms = new ArrayList<>();
         for (int medium = 0; medium < media; medium++) {
             for (int treatment = 0; treatment < treatments; treatment++) {

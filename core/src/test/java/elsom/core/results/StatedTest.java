@@ -132,10 +132,10 @@ class StatedTest {
         asking("Height: higher in compost than in none, in each crop and over all, by 1 cm");
         // none: pea, barley, lettuce; compost: pea, barley, lettuce
         Findings findings = atTheEnd(10, 10, 10, 14, 10.2, 7);
-        assertThat(standing(findings, 0))
-                .isEqualTo("Held in pea; not held over all, in barley, in lettuce");
+        assertThat(standing(findings, 0)).isEqualTo("Held in pea; not held over all, in barley, in lettuce");
         assertThat(findings.answers().get(0).verdict().sentence())
-                .startsWith("Height at end, day 28, compost beside none over all: no difference that matters (+0.20 cm, 95 % interval")
+                .startsWith(
+                        "Height at end, day 28, compost beside none over all: no difference that matters (+0.20 cm, 95 % interval")
                 .contains("better in pea (+4.00 cm)")
                 .contains("worse in lettuce (−3.00 cm)");
         assertThat(findings.answers().get(0).verdict().firmness()).isEqualTo(Verdict.Firmness.SETTLED);
@@ -151,7 +151,8 @@ class StatedTest {
         heights(made, 2, 10, 14, 10);
         Findings.Answered answer = findings(made).answers().get(0);
         assertThat(answer.verdict().sentence()).startsWith("coir did better than peat: height at day 14 +4.00 cm");
-        assertThat(answer.details()).contains("Held: “Height: higher in coir than in peat, by 1 cm or more, at day 14?”");
+        assertThat(answer.details())
+                .contains("Held: “Height: higher in coir than in peat, by 1 cm or more, at day 14?”");
     }
 
     @Test
