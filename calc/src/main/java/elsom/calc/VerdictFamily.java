@@ -110,14 +110,19 @@ final class VerdictFamily implements Family {
         if (kind == EndpointKind.COUNT_OF) {
             return unit.path("k").isNumber() && unit.path("n").isNumber()
                     ? new Value.CountOf(Inputs.whole(unit, "k"), Inputs.whole(unit, "n"))
-                    : new Value.Missing("lost");
+                    : missing(unit);
         }
         JsonNode value = unit.path("value");
         if (kind == EndpointKind.TIME && value.isString() && NOT_YET.equals(value.stringValue())) {
             return new Value.NotYet();
         }
         OptionalDouble number = Inputs.optionalNumber(unit, "value");
-        return number.isPresent() ? new Value.Measured(number.getAsDouble()) : new Value.Missing("lost");
+        return number.isPresent() ? new Value.Measured(number.getAsDouble()) : missing(unit);
+    }
+
+    private static Value missing(JsonNode unit) {
+        boolean died = unit.path("died").asBoolean(false);
+        return new Value.Missing(died ? "died" : "lost", died);
     }
 
     private static Ask ask(JsonNode input) {
@@ -133,12 +138,30 @@ final class VerdictFamily implements Family {
             case CONTROL -> new Ask.Against.Control();
             default -> new Ask.Against.Treatment(comparator);
         };
+        if (question.path("level").isObject()) {
+            against = level(input, question.path("level"));
+        }
         OptionalDouble alpha = Inputs.optionalNumber(input, "alpha");
         return new Ask(
                 treatments,
                 against,
                 Inputs.optionalNumber(question, "margin"),
                 question.path("margin_percent").asBoolean(false),
+                question.path("as_good").asBoolean(false),
                 alpha.orElse(Inputs.optionalNumber(question, "alpha").orElse(USUAL_ALPHA)));
+    }
+
+    private static Ask.Against level(JsonNode input, JsonNode level) {
+        String factor = Inputs.text(level, "factor");
+        List<String> factors = Inputs.list(input, "factors").stream()
+                .map(JsonNode::stringValue)
+                .toList();
+        if (!factors.contains(factor)) {
+            throw new BadInput("“" + factor + "” is not a factor");
+        }
+        return new Ask.Against.Level(
+                factors.indexOf(factor),
+                Inputs.list(level, "levels").stream().map(JsonNode::stringValue).toList(),
+                Inputs.text(level, "beside"));
     }
 }

@@ -2,7 +2,7 @@ package elsom.core.audit;
 
 /** How far a verdict can be relied on, the best first. */
 public enum Grade {
-    SOUND("sound", "worth knowing"),
+    SOUND("fair", "worth knowing"),
     SHAKY("shaky", "makes it shaky"),
     UNFAIR("unfair", "makes it unfair");
 

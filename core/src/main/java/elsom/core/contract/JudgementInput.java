@@ -28,7 +28,7 @@ public record JudgementInput(
     /** What was read; {@code resolution} is the step of its last digit. */
     public record EndpointInput(String kind, String better, double resolution) {}
 
-    /** A unit by its code; {@code value} is a number, "not_yet", or null for nothing. */
+    /** A unit by its code; {@code value} is a number, "not_yet", or null for nothing; {@code died} where that is why. */
     public record UnitInput(
             String unit,
             String treatment,
@@ -38,14 +38,20 @@ public record JudgementInput(
             @Nullable Integer wholePlot,
             @Nullable Object value,
             @Nullable Integer k,
-            @Nullable Integer n) {}
+            @Nullable Integer n,
+            @Nullable Boolean died) {}
 
     /** What was asked. */
     public record AskInput(
             List<String> treatments,
             String comparator,
+            @Nullable LevelInput level,
             @Nullable Double margin,
-            boolean marginPercent) {}
+            boolean marginPercent,
+            boolean asGood) {}
+
+    /** Levels of a factor beside another of its levels; the factor by its name. */
+    public record LevelInput(String factor, List<String> levels, String beside) {}
 
     public static JudgementInput of(Observations observations, Ask ask) {
         return new JudgementInput(
@@ -61,8 +67,13 @@ public record JudgementInput(
                 new AskInput(
                         ask.treatments(),
                         comparator(ask.against()),
+                        ask.against() instanceof Ask.Against.Level level
+                                ? new LevelInput(
+                                        observations.factors().get(level.factor()), level.levels(), level.beside())
+                                : null,
                         ask.margin().isPresent() ? ask.margin().getAsDouble() : null,
-                        ask.marginInPercent()),
+                        ask.marginInPercent(),
+                        ask.asGood()),
                 ask.alpha());
     }
 
@@ -80,7 +91,8 @@ public record JudgementInput(
                         ? "not_yet"
                         : value instanceof Value.Measured measured ? (Object) measured.value() : null,
                 counted ? ((Value.CountOf) value).k() : null,
-                counted ? ((Value.CountOf) value).n() : null);
+                counted ? ((Value.CountOf) value).n() : null,
+                value instanceof Value.Missing missing && missing.died() ? Boolean.TRUE : null);
     }
 
     private static String comparator(Ask.Against against) {

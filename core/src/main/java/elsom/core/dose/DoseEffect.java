@@ -41,15 +41,22 @@ public record DoseEffect(
     /**
      * What tests of the single doses beside the control say; tested doses only.
      *
-     * @param noec the highest dose below all that did harm; empty when the lowest did
+     * @param noec the highest dose below all that did harm or killed more than the control lost; empty when the lowest did
      * @param loec the lowest dose that did harm; empty when none did
+     * @param died the lowest dose, below the LOEC, at which more died than in the control, so few that chance may have
+     *     done it: it is not called harmless; empty when there is none
      * @param unseen the harm at the NOEC, in the endpoint's unit (a share for counts), that these units could not have
      *     told from none: the end of its interval; empty when there is no NOEC
      * @param test what was used
      * @param refused why nothing can be said; empty when it can
      */
     public record Tested(
-            OptionalDouble noec, OptionalDouble loec, OptionalDouble unseen, String test, Optional<String> refused) {}
+            OptionalDouble noec,
+            OptionalDouble loec,
+            OptionalDouble died,
+            OptionalDouble unseen,
+            String test,
+            Optional<String> refused) {}
 
     /** What a treatment of the series was given; {@code arm} is its index among the trial's. */
     public record Given(int arm, double dose) {}
@@ -214,15 +221,29 @@ public record DoseEffect(
         }
         return harmed.isEmpty()
                 ? refused("No dose was read beside the control")
-                : found(harmed, unseen, judged.method().label());
+                : found(
+                        harmed,
+                        unseen,
+                        treated.stream()
+                                .filter(one -> share(observations, one) > share(observations, control.get()))
+                                .mapToDouble(Given::dose)
+                                .min(),
+                        judged.method().label());
     }
 
     private static Tested refused(String reason) {
         OptionalDouble none = OptionalDouble.empty();
-        return new Tested(none, none, none, "", Optional.of(reason));
+        return new Tested(none, none, none, none, "", Optional.of(reason));
     }
 
-    private static Tested found(TreeMap<Double, Boolean> harmed, Map<Double, Double> unseen, String test) {
+    /** Of the units whose fate is known, the share that died. */
+    private static double share(Observations observations, Given given) {
+        int deaths = observations.deaths(given.arm());
+        return deaths == 0 ? 0 : (double) deaths / (deaths + observations.seen(given.arm()));
+    }
+
+    private static Tested found(
+            TreeMap<Double, Boolean> harmed, Map<Double, Double> unseen, OptionalDouble killed, String test) {
         OptionalDouble loec = harmed.entrySet().stream()
                 .filter(Map.Entry::getValue)
                 .mapToDouble(Map.Entry::getKey)
@@ -230,11 +251,17 @@ public record DoseEffect(
         OptionalDouble noec = harmed.keySet().stream()
                 .mapToDouble(Double::doubleValue)
                 .filter(dose -> loec.isEmpty() || dose < loec.getAsDouble())
+                .filter(dose -> killed.isEmpty() || dose < killed.getAsDouble())
                 .max();
+        if (noec.isEmpty() && loec.isEmpty()) {
+            return refused(
+                    "Even at the lowest dose more died than in the control, though so few that it may be chance");
+        }
+        boolean open = killed.isPresent() && (loec.isEmpty() || killed.getAsDouble() < loec.getAsDouble());
         OptionalDouble missed = noec.isPresent()
                 ? OptionalDouble.of(Objects.requireNonNull(unseen.get(noec.getAsDouble())))
                 : OptionalDouble.empty();
-        return new Tested(noec, loec, missed, test, Optional.empty());
+        return new Tested(noec, loec, open ? killed : OptionalDouble.empty(), missed, test, Optional.empty());
     }
 
     /** Whether a NOEC is worth its name: at it, more harm than is tolerated would have been told from none. */

@@ -34,7 +34,7 @@ public final class UnevenCare {
             }
             List<Off> off = totals.stream()
                     .map(total -> off(total, totals))
-                    .filter(one -> Math.abs(one.total().millilitres() - one.others()) > TOLERATED * one.others())
+                    .filter(Off::told)
                     .toList();
             if (!off.isEmpty()) {
                 flags.add(flag(record, kind, off, eachToItsWeight));
@@ -49,7 +49,13 @@ public final class UnevenCare {
      * @param others mean of the other treatments: with its own share in it, its yardstick would shrink with it
      * @param chance whether hands that meant to give all the same would often differ as much
      */
-    private record Off(CareTotals.Total total, double others, boolean chance) {}
+    private record Off(CareTotals.Total total, double others, boolean chance) {
+        /** By more than jugs differ; or by half as much where it is no chance. */
+        boolean told() {
+            double off = Math.abs(total.millilitres() - others);
+            return off > TOLERATED * others || (!chance && off > TOLERATED / 2 * others);
+        }
+    }
 
     private static Off off(CareTotals.Total total, List<CareTotals.Total> all) {
         List<CareTotals.Total> others = all.stream().filter(one -> one != total).toList();

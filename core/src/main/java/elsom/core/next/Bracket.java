@@ -42,7 +42,7 @@ final class Bracket implements Proposer {
         SortedSet<Double> levels = new TreeSet<>();
         String reason;
         double narrowing;
-        if (tested.loec().isEmpty()) {
+        if (tested.loec().isEmpty() && tested.died().isEmpty()) {
             if (highest <= 0 || (factor.unit() == UnitOfMeasure.PERCENT && highest >= 100)) {
                 return Optional.empty();
             }
@@ -51,7 +51,7 @@ final class Bracket implements Proposer {
             narrowing = 0.5;
         } else {
             double low = tested.noec().isPresent() ? tested.noec().getAsDouble() : 0;
-            double high = tested.loec().getAsDouble();
+            double high = tested.died().orElseGet(() -> tested.loec().getAsDouble());
             levels.addAll(List.of(0.0, high));
             if (low > 0) {
                 levels.add(low);

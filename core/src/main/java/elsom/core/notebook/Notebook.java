@@ -78,7 +78,8 @@ public record Notebook(String question, List<Measured> measured, Optional<LocalD
 
     private static Map<Pattern, MishapKind> mishaps() {
         Map<Pattern, MishapKind> kinds = new LinkedHashMap<>();
-        kinds.put(Pattern.compile("dead|died|\\blost\\b"), MishapKind.LOST);
+        kinds.put(Pattern.compile("(?<!\\b(?:not|none|no|never|nothing) )\\b(?:dead|died)\\b"), MishapKind.DIED);
+        kinds.put(Pattern.compile("\\blost\\b"), MishapKind.TAKEN);
         kinds.put(Pattern.compile("dried|dry\\b|drought"), MishapKind.DRIED_OUT);
         kinds.put(Pattern.compile("waterlog|flood|drown|too wet"), MishapKind.WATERLOGGED);
         kinds.put(Pattern.compile("frost|hail|wind|storm"), MishapKind.WEATHER);

@@ -20,7 +20,7 @@ public record Verdict(Firmness firmness, String sentence, String wouldChange) {
         SETTLED("clear"),
         HELD("held"),
         NOT_HELD("not held"),
-        SOUND("sound"),
+        SOUND("clear"),
         SO_FAR("so far"),
         CANT_TELL("can't tell yet");
 

@@ -7,6 +7,7 @@ import elsom.core.plan.APlan;
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Arrangement;
 import elsom.core.plan.Direction;
+import elsom.core.plan.FactorKind;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Pots;
@@ -32,6 +33,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.SplittableRandom;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
@@ -387,6 +389,44 @@ class AuditTest {
                         lit(light).audited().faults().stream().anyMatch(fault -> fault.code() == FaultCode.LIGHT))
                 .count();
         assertThat(told).isPositive();
+    }
+
+    @Test
+    void aFactorThatIsTheContainerIsNotBlamed() {
+        assertThat(Prepared.of(APlan.ofGrowth()
+                                .factors(
+                                        APlan.factor("Container", FactorKind.HANDLING, "bowl", "tub"),
+                                        APlan.factor("Mix", FactorKind.MATERIAL, "leaf mould", "grit"))
+                                .replicates(4)
+                                .asking(APlan.question("height")))
+                        .audited()
+                        .faults())
+                .noneMatch(fault -> fault.code() == FaultCode.DIFFERENT_POTS);
+    }
+
+    /** Held against the others, not against a mean with itself in it; hands that pour unevenly are not accused. */
+    @Test
+    void moreWaterIsToldAndAnUnsteadyHandIsNotAccused() {
+        SplittableRandom random = new SplittableRandom(11);
+        int told = 0;
+        int accused = 0;
+        for (int i = 0; i < 40; i++) {
+            told += uneven(unit -> (unit.treatment() == 3 ? 57.5 : 50) * (1 + 0.05 * random.nextGaussian())) > 0
+                    ? 1
+                    : 0;
+            accused += uneven(unit -> 50 * (1 + 0.15 * random.nextGaussian())) > 1 ? 1 : 0;
+        }
+        assertThat(told).isGreaterThanOrEqualTo(35);
+        assertThat(accused).isLessThanOrEqualTo(4);
+    }
+
+    /** 0 where nothing is said, 1 where it is told, 2 where it makes the trial shaky. */
+    private static int uneven(Function<ExperimentalUnit, Double> millilitres) {
+        return Prepared.fair().given(millilitres).audited().faults().stream()
+                .filter(fault -> fault.code() == FaultCode.UNEVEN_CARE)
+                .mapToInt(fault -> fault.grade() == Grade.SOUND ? 1 : 2)
+                .max()
+                .orElse(0);
     }
 
     /** 2,000 draws by lot: at most 1 in 20 is called tied to its place. */

@@ -49,10 +49,19 @@ class NotebookTest {
         assertThat(copied.record().readings()).extracting(Reading::value).containsExactlyInAnyOrder(420.0, 515.5);
         assertThat(copied.record().mishaps())
                 .extracting(mishap -> mishap.kind())
-                .containsExactlyInAnyOrder(MishapKind.DRIED_OUT, MishapKind.LOST);
+                .containsExactlyInAnyOrder(MishapKind.DRIED_OUT, MishapKind.TAKEN);
         assertThat(copied.record().trial().start())
                 .isEqualTo(LocalDate.of(2026, 5, 3).atTime(12, 0).atZone(ZONE).toInstant());
         assertThat(copied.record().trial().started()).isTrue();
+    }
+
+    @Test
+    void whatDiedDiedAndWhatDidNotDidNot() {
+        Notebook.Copied copied = notebook("bag one; ?; ; died\nbag two; 515; ; not dead yet\nbag three; ?; ; none died")
+                .copied(ZONE, NOW, 7);
+        assertThat(copied.record().mishaps())
+                .extracting(mishap -> mishap.kind())
+                .containsExactly(MishapKind.DIED, MishapKind.OTHER, MishapKind.OTHER);
     }
 
     @Test

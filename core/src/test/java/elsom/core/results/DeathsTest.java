@@ -118,6 +118,34 @@ class DeathsTest {
         assertThat(effect.tested().noec()).hasValue(5);
     }
 
+    /** Those alive grow as well as ever, and two of six dead may be chance: no all-clear either way. */
+    @Test
+    void aDoseThatKillsSomeIsNotCalledHarmless() {
+        Plan plan = APlan.of("dose-series")
+                .factors(APlan.doses(null, null, 0, 1, 5, 10))
+                .replicates(6)
+                .asking(APlan.question("fresh-mass"))
+                .plan();
+        Measured made = Measured.started(plan);
+        for (int treatment = 1; treatment <= 4; treatment++) {
+            made.read("fresh-mass", treatment, 10.1, 10.4, 9.8, 10.2);
+        }
+        for (int i = 5; i <= 6; i++) {
+            made.end(MishapKind.DIED, made.unit(4, i), made.record().looks().get(2));
+        }
+        Findings findings = findings(plan, made.record());
+        DoseResult result = (DoseResult) findings.sections().stream()
+                .filter(DoseResult.class::isInstance)
+                .findFirst()
+                .orElseThrow();
+        var tested = result.lines().get(0).effect().tested();
+        assertThat(tested.loec()).isEmpty();
+        assertThat(tested.noec()).hasValue(5);
+        assertThat(tested.died()).hasValue(10);
+        assertThat(findings.answers())
+                .anyMatch(one -> one.verdict().sentence().contains("at 10 % more died than in the control"));
+    }
+
     /** Three of each can't show much by ranks; dead on the side that did worse don't take the "worse" away. */
     @Test
     void deadOnTheWorseSideDoNotHideTheHarm() {

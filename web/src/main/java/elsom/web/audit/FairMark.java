@@ -4,6 +4,7 @@ import elsom.core.audit.Audit;
 import elsom.core.audit.Fault;
 import elsom.core.audit.Grade;
 import elsom.core.results.Findings;
+import elsom.core.results.Verdict;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.TrialRecord;
 import java.util.HashMap;
@@ -45,8 +46,20 @@ public record FairMark(Grade grade, String words, String href, Map<EndpointCode,
                 one.grade(), one.seen(), href + "#fault-" + (audit.faults().indexOf(one) + 1)));
     }
 
-    /** What caps an answer; null when nothing does. */
+    /** How an answer stands, in one word from statistics and fairness together. */
+    public String word(Findings.Answered answered) {
+        Cap cap = cap(answered);
+        Verdict.Firmness firmness = answered.verdict().firmness();
+        return cap == null || firmness == Verdict.Firmness.SO_FAR
+                ? firmness.label()
+                : cap.grade().label();
+    }
+
+    /** What caps an answer; null when nothing does, or nothing is said that could be capped. */
     public @Nullable Cap cap(Findings.Answered answered) {
+        if (answered.verdict().firmness() == Verdict.Firmness.CANT_TELL) {
+            return null;
+        }
         return answered.about().isPresent() ? caps.get(answered.about().get()) : whole.orElse(null);
     }
 

@@ -12,7 +12,9 @@ import elsom.core.section.Section;
 import elsom.core.section.Table;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.TrialRecord;
+import elsom.web.audit.FairMark;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
@@ -25,10 +27,12 @@ final class FindingsFile {
             int question,
             String asked,
             String stated,
+            String answer,
             String firmness,
             String sentence,
             String wouldChange,
             List<String> details,
+            String capped,
             @Nullable String endpoint) {}
 
     /** A section; {@code bench} is null when it is about all. */
@@ -76,16 +80,20 @@ final class FindingsFile {
     /** What a picture shows. */
     record Picture(String kind, Chart data) {}
 
-    static List<Answer> answers(Findings findings) {
+    static List<Answer> answers(Findings findings, FairMark mark) {
         return findings.answers().stream()
                 .map(answered -> new Answer(
                         answered.question(),
                         answered.asked(),
                         answered.marked(),
                         answered.verdict().firmness().label(),
+                        mark.word(answered),
                         answered.verdict().sentence(),
                         answered.verdict().wouldChange(),
                         answered.details(),
+                        Optional.ofNullable(mark.cap(answered))
+                                .map(FairMark.Cap::seen)
+                                .orElse(""),
                         answered.about().map(EndpointCode::value).orElse(null)))
                 .toList();
     }

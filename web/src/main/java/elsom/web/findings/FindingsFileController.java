@@ -6,6 +6,8 @@ import elsom.core.results.Findings;
 import elsom.core.results.JudgedQuestion;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.web.audit.FairMark;
+import elsom.web.audit.Fairness;
 import elsom.web.kit.ClosedPage;
 import elsom.web.kit.Json;
 import elsom.web.kit.TrialHeader;
@@ -25,9 +27,11 @@ import org.springframework.web.bind.annotation.RestController;
 class FindingsFileController {
     private final Trials trials;
     private final WorkedOut workedOut;
+    private final Fairness fairness;
     private final Clock clock;
 
-    FindingsFileController(Trials trials, WorkedOut workedOut, Clock clock) {
+    FindingsFileController(Trials trials, WorkedOut workedOut, Fairness fairness, Clock clock) {
+        this.fairness = fairness;
         this.trials = trials;
         this.workedOut = workedOut;
         this.clock = clock;
@@ -66,7 +70,7 @@ class FindingsFileController {
                 trial,
                 record.trial().question(),
                 record.look(findings.comparedAt()).map(look -> look.name()).orElse(""),
-                FindingsFile.answers(findings),
+                FindingsFile.answers(findings, FairMark.of(record, findings, fairness.of(record, findings))),
                 FindingsFile.sections(record, findings),
                 findings.sections(JudgedQuestion.class).stream()
                         .map(question -> data(findings, question))

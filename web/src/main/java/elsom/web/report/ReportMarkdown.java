@@ -64,10 +64,10 @@ final class ReportMarkdown {
 
     private void answer(Findings.Answered answered) {
         var cap = told.mark().cap(answered);
-        text.raw("**" + answered.verdict().firmness().label() + "** "
+        text.raw("**" + told.mark().word(answered) + "** "
                 + Markdown.escaped(answered.verdict().sentence())
                 + (answered.marked().isEmpty() ? "" : " (" + answered.marked() + ")")
-                + (cap == null ? "" : " *" + cap.grade().label() + ": " + Markdown.escaped(cap.seen()) + "*")
+                + (cap == null ? "" : " *" + Markdown.escaped(cap.seen()) + "*")
                 + (answered.verdict().wouldChange().isEmpty()
                         ? ""
                         : " " + Markdown.escaped(answered.verdict().wouldChange())));

@@ -121,10 +121,10 @@ final class Workbook {
             rows.add(
                     answered.question(),
                     answered.asked(),
-                    answered.verdict().firmness().label(),
+                    told.mark().word(answered),
                     answered.verdict().sentence(),
                     answered.verdict().wouldChange(),
-                    cap == null ? "" : cap.grade().label() + ": " + cap.seen());
+                    cap == null ? "" : cap.seen());
         }
     }
 

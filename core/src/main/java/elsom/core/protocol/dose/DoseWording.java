@@ -61,13 +61,18 @@ public final class DoseWording {
                     + Character.toLowerCase(tested.refused().get().charAt(0))
                     + tested.refused().get().substring(1);
         }
+        String deaths = tested.died().isPresent()
+                ? "; at " + result.dose(tested.died().getAsDouble())
+                        + " more died than in the control, so it is not called harmless"
+                : "";
         if (tested.loec().isEmpty()) {
-            return "no harm was shown up to " + result.dose(tested.noec().orElseThrow()) + ", the highest tested"
-                    + missed(result, effect);
+            return "no harm was shown up to " + result.dose(tested.noec().orElseThrow())
+                    + (deaths.isEmpty() ? ", the highest tested" : "") + missed(result, effect) + deaths;
         }
         String harm = "harm from " + result.dose(tested.loec().getAsDouble()) + " on";
         return tested.noec().isPresent()
                 ? harm + ", none shown up to " + result.dose(tested.noec().getAsDouble()) + missed(result, effect)
+                        + deaths
                 : harm + ", the lowest tested: nothing weaker was";
     }
 

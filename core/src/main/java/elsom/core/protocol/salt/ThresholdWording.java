@@ -70,6 +70,11 @@ public final class ThresholdWording {
                                         ? "The strongest given without a loss is " + amount(noec, unit)
                                         : "Even the weakest given shows a loss")
                                 + "; a loss shows from " + amount(loec, unit) + " on.");
+        if (result.tested().died().isPresent()) {
+            details.add(
+                    "From " + amount(result.tested().died(), unit)
+                            + " on more died than without, so few that it may be chance: that strength is not called harmless.");
+        }
         return details;
     }
 

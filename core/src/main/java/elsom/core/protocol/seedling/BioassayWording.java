@@ -53,15 +53,18 @@ public final class BioassayWording {
                     + Character.toLowerCase(tested.refused().get().charAt(0))
                     + tested.refused().get().substring(1);
         }
+        String deaths = tested.died().isPresent()
+                ? "; at " + Decimals.threeDigits(tested.died().getAsDouble()) + " % more died than in the control"
+                : "";
         if (tested.loec().isEmpty()) {
             return "no injury of " + species.name() + " was shown up to "
                     + Decimals.threeDigits(tested.noec().orElseThrow()) + " %"
-                    + (species.line().effect().proven() ? "" : ", though few units could have missed it");
+                    + (species.line().effect().proven() ? "" : ", though few units could have missed it") + deaths;
         }
         return species.name() + " is injured from "
                 + Decimals.threeDigits(tested.loec().getAsDouble()) + " % on"
                 + (tested.noec().isPresent()
-                        ? ", not shown at " + Decimals.threeDigits(tested.noec().getAsDouble()) + " %"
+                        ? ", not shown at " + Decimals.threeDigits(tested.noec().getAsDouble()) + " %" + deaths
                         : ", the least that was tested");
     }
 
