@@ -92,7 +92,7 @@ public record JudgementInput(
                         : value instanceof Value.Measured measured ? (Object) measured.value() : null,
                 counted ? ((Value.CountOf) value).k() : null,
                 counted ? ((Value.CountOf) value).n() : null,
-                value instanceof Value.Missing missing && missing.died() ? Boolean.TRUE : null);
+                (value instanceof Value.Missing missing && missing.died()) ? Boolean.TRUE : null);
     }
 
     private static String comparator(Ask.Against against) {

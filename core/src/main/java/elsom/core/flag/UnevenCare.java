@@ -58,7 +58,8 @@ public final class UnevenCare {
     }
 
     private static Off off(CareTotals.Total total, List<CareTotals.Total> all) {
-        List<CareTotals.Total> others = all.stream().filter(one -> one != total).toList();
+        List<CareTotals.Total> others =
+                all.stream().filter(one -> !one.equals(total)).toList();
         double mean = others.stream()
                 .mapToDouble(CareTotals.Total::millilitres)
                 .average()
@@ -71,7 +72,7 @@ public final class UnevenCare {
                 within += (had - one.millilitres()) * (had - one.millilitres());
             }
             df += one.units() - 1;
-            weight += one == total ? 0 : 1.0 / one.units() / others.size() / others.size();
+            weight += one.equals(total) ? 0 : 1.0 / one.units() / others.size() / others.size();
         }
         if (df < 1 || within == 0) {
             return new Off(total, mean, false);

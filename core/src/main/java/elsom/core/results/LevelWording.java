@@ -31,8 +31,9 @@ final class LevelWording {
                 .interaction()
                 .filter(found -> !found.shown())
                 .isPresent();
-        return !question.judgement().mainEffects().isEmpty() && (named || alike)
-                || named && question.judgement().comparisons().size() > 1;
+        boolean over = !question.judgement().mainEffects().isEmpty();
+        boolean several = question.judgement().comparisons().size() > 1;
+        return (over && (named || alike)) || (named && several);
     }
 
     Verdict verdict() {
