@@ -19,9 +19,8 @@ public final class MediumCost {
     /** The mean over a treatment's units; empty where a part of the mix has no price. */
     public static OptionalDouble ofUnit(
             TrialRecord record, Treatment treatment, Function<String, Optional<Lot>> shelf) {
-        OptionalDouble litre = Mix.read(treatment.material())
-                .map(mix -> price(mix, shelf))
-                .orElse(OptionalDouble.empty());
+        OptionalDouble litre =
+                Mix.read(treatment.material()).map(mix -> price(mix, shelf)).orElse(OptionalDouble.empty());
         OptionalDouble volume = record.units().stream()
                 .filter(unit -> unit.treatment() == treatment.number())
                 .mapToDouble(ExperimentalUnit::filledVolumeMl)

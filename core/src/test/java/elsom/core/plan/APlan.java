@@ -122,6 +122,11 @@ public final class APlan {
         return this;
     }
 
+    public APlan ruled(Rules rules) {
+        plan = plan.with(rules);
+        return this;
+    }
+
     /** Every endpoint better one way. */
     public APlan better(Direction way) {
         plan = plan.with(new Asked(

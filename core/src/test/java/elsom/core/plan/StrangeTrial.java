@@ -45,7 +45,7 @@ public record StrangeTrial(Plan plan, TrialRecord record) {
     /** The trial of a seed. */
     public static StrangeTrial of(long seed) {
         Random random = new Random(seed);
-        Plan plan = plan(random);
+        Plan plan = plan(random, new Random(~seed));
         Measured measured = Measured.started(plan);
         Fate everywhere = random.nextInt(4) == 0 ? pick(random, List.of(Fate.values())) : null;
         int treatments = measured.record().treatments().size();
@@ -140,7 +140,7 @@ public record StrangeTrial(Plan plan, TrialRecord record) {
         return endpoint.whole() || endpoint.unit() == UnitOfMeasure.POINT ? Math.rint(bounded) : bounded;
     }
 
-    private static Plan plan(Random random) {
+    private static Plan plan(Random random, Random more) {
         boolean growth = random.nextInt(4) > 0;
         APlan begun = growth ? APlan.ofGrowth() : APlan.of("free-form");
         switch (random.nextInt(5)) {
@@ -163,15 +163,22 @@ public record StrangeTrial(Plan plan, TrialRecord record) {
         begun.laidOut(random.nextBoolean() ? LayoutKind.BLOCKS : LayoutKind.COMPLETELY_RANDOM);
         List<Question> questions = new ArrayList<>();
         List<String> endpoints = growth ? GROWTH : FREE;
+        boolean crossed = begun.plan().treatments().factors().size() > 1;
         for (int i = random.nextInt(4); i > 0; i--) {
-            questions.add(new Question(
-                    random.nextBoolean() ? List.of() : List.of(2),
-                    random.nextInt(4) == 0 ? 1 : 0,
-                    new EndpointCode(pick(random, endpoints)),
-                    pick(random, List.of(Direction.values())),
-                    random.nextInt(3) == 0 ? 0 : 10,
-                    true,
-                    Stated.BEFORE_START));
+            questions.add(stated(
+                    more,
+                    crossed,
+                    new Question(
+                            random.nextBoolean() ? List.of() : List.of(2),
+                            random.nextInt(4) == 0 ? 1 : 0,
+                            new EndpointCode(pick(random, endpoints)),
+                            pick(random, List.of(Direction.values())),
+                            random.nextInt(3) == 0 ? 0 : 10,
+                            true,
+                            Stated.BEFORE_START)));
+        }
+        if (more.nextInt(4) == 0) {
+            begun.ruled(new Rules(WateringSchool.SAME_FOR_ALL, 0.5, false, Rules.Ending.WHEN_CLEAR));
         }
         Plan plan = begun.asking(questions.toArray(Question[]::new)).plan();
         List<Measure> measures = new ArrayList<>(plan.asked().measures());
@@ -184,6 +191,30 @@ public record StrangeTrial(Plan plan, TrialRecord record) {
                 pick(random, List.of(Direction.LOWER, Direction.EITHER))));
         return plan.with(
                 new Asked(plan.question(), plan.asked().crop(), plan.asked().questions(), measures));
+    }
+
+    /** As it is, or with all that a question may state. */
+    private static Question stated(Random more, boolean crossed, Question plain) {
+        if (more.nextInt(3) == 0) {
+            return plain;
+        }
+        Claim claim = pick(more, List.of(Claim.values()));
+        boolean step = crossed && !claim.fixed() && more.nextBoolean();
+        Step levels = new Step(1, List.of("bean"), "pea");
+        return new Question(
+                step ? List.of() : plain.treatments(),
+                step || claim.fixed() ? 0 : plain.comparator(),
+                plain.endpoint(),
+                claim == Claim.AS_GOOD ? Direction.HIGHER : plain.direction(),
+                claim.needsMargin() ? 10 : plain.matters(),
+                plain.inPercent(),
+                plain.stated(),
+                new Hypothesis(
+                        claim,
+                        step ? levels : null,
+                        claim.fixed() ? more.nextInt(20) / 2.0 : null,
+                        more.nextInt(3) == 0 ? 1 + more.nextInt(5) : 0,
+                        pick(more, List.of(Hypothesis.Place.values()))));
     }
 
     private static List<PlannedTreatment> uncontrolled(int number) {

@@ -50,17 +50,18 @@ public record FairMark(Grade grade, String words, String href, Map<EndpointCode,
     public String word(Findings.Answered answered) {
         Cap cap = cap(answered);
         Verdict.Firmness firmness = answered.verdict().firmness();
-        return cap == null || firmness == Verdict.Firmness.SO_FAR
-                ? firmness.label()
-                : cap.grade().label();
+        return cap == null || open(firmness) ? firmness.label() : cap.grade().label();
     }
 
-    /** What caps an answer; null when nothing does, or nothing is said that could be capped. */
+    private static boolean open(Verdict.Firmness firmness) {
+        return firmness == Verdict.Firmness.SO_FAR || firmness == Verdict.Firmness.CANT_TELL;
+    }
+
+    /** What caps an answer; null when nothing does. What can't be told can't be shaken, only have been unfair. */
     public @Nullable Cap cap(Findings.Answered answered) {
-        if (answered.verdict().firmness() == Verdict.Firmness.CANT_TELL) {
-            return null;
-        }
-        return answered.about().isPresent() ? caps.get(answered.about().get()) : whole.orElse(null);
+        Cap cap = answered.about().isPresent() ? caps.get(answered.about().get()) : whole.orElse(null);
+        boolean told = answered.verdict().firmness() != Verdict.Firmness.CANT_TELL;
+        return cap != null && (told || cap.grade() == Grade.UNFAIR) ? cap : null;
     }
 
     private static String words(Audit audit) {

@@ -1,5 +1,6 @@
 package elsom.web.plan;
 
+import elsom.core.plan.AskedAnew;
 import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
 import elsom.core.plan.LevelsText;
@@ -146,7 +147,12 @@ final class TreatmentsPart implements PartOfForm {
                     "That makes " + treatments.size() + " treatments; a trial has at most " + Treatment.MOST
                             + ". Strike cells out, or take fewer.");
         }
-        return problems.none() ? plan.with(treatments, pots) : plan;
+        return problems.none()
+                ? problems.tried(
+                                grid ? "factors[0].levels" : "list[0].name",
+                                () -> AskedAnew.with(plan, treatments, pots))
+                        .orElse(plan)
+                : plan;
     }
 
     private Pots pots(Form form, Pots before, Problems problems) {

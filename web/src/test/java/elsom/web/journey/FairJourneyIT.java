@@ -22,7 +22,6 @@ class FairJourneyIT extends BrowserTest {
                 .first()
                 .click();
         Locator cap = page.locator(".verdicts .cap").first();
-        assertThat(cap).containsText("unfair");
         assertThat(cap).containsText("stand in one unit each");
         cap.getByText("Was it fair?").click();
         assertThat(page.locator(".fair-words")).containsText("It could not answer what it asked");
