@@ -96,7 +96,7 @@ final class ContrastsAccount {
         }
         return Table.of(
                 "differences",
-                "Differences with their 95 % intervals, adjusted for all comparisons of the question",
+                ofQuestion("Differences with their 95 % intervals, adjusted for all comparisons of the question"),
                 columns,
                 judgement.comparisons());
     }
@@ -109,6 +109,13 @@ final class ContrastsAccount {
                     case NOT_HELD -> Tone.AGAINST;
                     case CANT_TELL -> Tone.CANT_TELL;
                 });
+    }
+
+    /** Several questions may be about the same endpoint. */
+    private String ofQuestion(String title) {
+        return question.number() > 0 && !judgement.mainEffects().isEmpty()
+                ? title + ", question " + question.number()
+                : title;
     }
 
     /** What levels do over all levels of the other factors. */
@@ -134,7 +141,8 @@ final class ContrastsAccount {
             columns.add(Column.cells(
                     "As stated", effect -> standing(Held.of(question.claim(), effect, question.observations()))));
         }
-        return Table.of("over-all", "Over all levels of the other factors", columns, judgement.mainEffects());
+        return Table.of(
+                "over-all", ofQuestion("Over all levels of the other factors"), columns, judgement.mainEffects());
     }
 
     private Cell treatment(Comparison c) {

@@ -26,6 +26,10 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 @AppTest
 abstract class BrowserTest {
     private static final int LONGEST_WAY = 120;
+    private static final String RUNNING_OFF = "[...document.querySelectorAll('main *')]"
+            + ".filter(e => e.getBoundingClientRect().right > window.innerWidth + 1 && !e.closest('.scroll'))"
+            + ".slice(0, 5).map(e => e.outerHTML.slice(0, 120)).join(' | ')";
+
     /** One for all journeys of a run; it ends with it. */
     private static final Browser BROWSER = launched();
 
@@ -120,7 +124,7 @@ abstract class BrowserTest {
         page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
         page.evaluate("document.documentElement.style.fontSize = '32px'");
         assertThat((Integer) page.evaluate("document.documentElement.scrollWidth - window.innerWidth"))
-                .as("runs off %s with text twice as large", page.url())
+                .as("runs off %s with text twice as large: %s", page.url(), page.evaluate(RUNNING_OFF))
                 .isLessThanOrEqualTo(0);
         page.evaluate("document.documentElement.style.fontSize = ''");
     }
