@@ -114,7 +114,7 @@ final class VerdictFamily implements Family {
         }
         JsonNode value = unit.path("value");
         if (kind == EndpointKind.TIME && value.isString() && NOT_YET.equals(value.stringValue())) {
-            return new Value.NotYet();
+            return new Value.NotYet(Inputs.optionalNumber(unit, "by"));
         }
         OptionalDouble number = Inputs.optionalNumber(unit, "value");
         return number.isPresent() ? new Value.Measured(number.getAsDouble()) : missing(unit);

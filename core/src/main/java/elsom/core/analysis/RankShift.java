@@ -65,7 +65,9 @@ final class RankShift {
                 .map(unit -> new LogRank.Timed(
                         unit.arm() == pair.treatment(),
                         blocks ? String.valueOf(unit.block()) : "",
-                        unit.value() instanceof Value.NotYet ? last : Observations.number(unit),
+                        unit.value() instanceof Value.NotYet waiting
+                                ? waiting.by().orElse(last)
+                                : Observations.number(unit),
                         !(unit.value() instanceof Value.NotYet)))
                 .toList());
     }
@@ -101,8 +103,8 @@ final class RankShift {
         double last = last(all);
         return all.seen().stream()
                 .filter(unit -> unit.arm() == arm)
-                .map(unit -> unit.value() instanceof Value.NotYet
-                        ? TimeShift.Span.notYet(last)
+                .map(unit -> unit.value() instanceof Value.NotYet waiting
+                        ? TimeShift.Span.notYet(waiting.by().orElse(last))
                         : TimeShift.Span.at(Observations.number(unit)))
                 .toList();
     }

@@ -1,5 +1,7 @@
 package elsom.core.analysis;
 
+import java.util.OptionalDouble;
+
 /** What was seen of one unit. */
 public sealed interface Value {
     /** In sums: a share for a count, infinity for what has not come, NaN for nothing. */
@@ -33,8 +35,17 @@ public sealed interface Value {
         }
     }
 
-    /** It had not happened when last looked: later than all that had. */
-    record NotYet() implements Value {
+    /**
+     * It had not happened when last looked: later than all that had.
+     *
+     * @param by until when it had not, in the endpoint's unit; empty where that is not known
+     */
+    record NotYet(OptionalDouble by) implements Value {
+        /** One of which it is not known until when. */
+        public NotYet() {
+            this(OptionalDouble.empty());
+        }
+
         @Override
         public double inSums() {
             return Double.POSITIVE_INFINITY;

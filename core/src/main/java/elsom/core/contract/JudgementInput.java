@@ -39,7 +39,8 @@ public record JudgementInput(
             @Nullable Object value,
             @Nullable Integer k,
             @Nullable Integer n,
-            @Nullable Boolean died) {}
+            @Nullable Boolean died,
+            @Nullable Double by) {}
 
     /** What was asked. */
     public record AskInput(
@@ -92,7 +93,10 @@ public record JudgementInput(
                         : value instanceof Value.Measured measured ? (Object) measured.value() : null,
                 counted ? ((Value.CountOf) value).k() : null,
                 counted ? ((Value.CountOf) value).n() : null,
-                (value instanceof Value.Missing missing && missing.died()) ? Boolean.TRUE : null);
+                (value instanceof Value.Missing missing && missing.died()) ? Boolean.TRUE : null,
+                (value instanceof Value.NotYet waiting && waiting.by().isPresent())
+                        ? (Double) waiting.by().getAsDouble()
+                        : null);
     }
 
     private static String comparator(Ask.Against against) {

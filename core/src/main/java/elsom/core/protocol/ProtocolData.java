@@ -38,6 +38,7 @@ final class ProtocolData implements Protocol {
     private final Habit habit;
     private final boolean series;
     private final boolean doses;
+    private final boolean dosesLead;
     private final boolean diagnoses;
     private final List<Analysis> own;
 
@@ -56,6 +57,7 @@ final class ProtocolData implements Protocol {
         habit = parts.habit;
         series = parts.series;
         doses = parts.doses;
+        dosesLead = parts.dosesLead;
         diagnoses = parts.diagnoses;
         own = List.copyOf(parts.own);
     }
@@ -151,10 +153,13 @@ final class ProtocolData implements Protocol {
             all.add(new BioassayAnswers(new DoseAnswers(this::mustBe)));
         }
         all.addAll(own);
-        if (doses) {
+        if (doses && dosesLead) {
             all.add(new DoseAnswers(this::mustBe));
         }
         all.add(AskedQuestions.ofReadings(this::mustBe));
+        if (doses && !dosesLead) {
+            all.add(new DoseAnswers(this::mustBe));
+        }
         all.add(new EndpointCourses());
         all.add(new EndpointFigures());
         return List.copyOf(all);

@@ -33,6 +33,7 @@ public final class ProtocolParts {
     Protocol.Habit habit = Protocol.Habit.POTS;
     boolean series;
     boolean doses = true;
+    boolean dosesLead;
     boolean diagnoses;
     final List<Analysis> own = new ArrayList<>();
 
@@ -103,6 +104,12 @@ public final class ProtocolParts {
     /** Findings of what a lot does to seedlings, with the board of causes, before all others. */
     public ProtocolParts diagnoses() {
         diagnoses = true;
+        return this;
+    }
+
+    /** What doses do is told before what was asked. */
+    public ProtocolParts dosesLead() {
+        dosesLead = true;
         return this;
     }
 

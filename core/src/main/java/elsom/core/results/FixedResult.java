@@ -49,6 +49,7 @@ public record FixedResult(
         double tolerance,
         List<Beside> treatments)
         implements Section {
+    private static final int MOST_NAMED = 3;
     /** Of a uniform distribution of width 1: readings that agree may still differ within their last digit. */
     private static final double WITHIN_A_STEP = 1 / Math.sqrt(12);
 
@@ -137,7 +138,10 @@ public record FixedResult(
         treatments.forEach(one ->
                 groups.computeIfAbsent(one.held(), key -> new ArrayList<>()).add(name(one) + " (" + told(one) + ")"));
         String parts = groups.entrySet().stream()
-                .map(group -> group.getKey().label() + ": " + String.join(", ", group.getValue()))
+                .map(group -> group.getKey().label() + ": "
+                        + (group.getValue().size() > MOST_NAMED
+                                ? group.getValue().size() + " of " + treatments.size() + " treatments"
+                                : String.join(", ", group.getValue())))
                 .collect(Collectors.joining("; "));
         Firmness firmness = groups.size() == 1
                 ? firmness(groups.keySet().iterator().next())

@@ -122,12 +122,8 @@ public final class Questions {
                 .asked()
                 .measure(question.endpoint())
                 .flatMap(measure -> look(question)
-                        .map(look -> judged(
-                                posed,
-                                measure,
-                                direction(measure, question),
-                                look,
-                                ask(question, measure, posed.alpha()))));
+                        .map(look ->
+                                judged(posed, measure, measure.better(), look, ask(question, measure, posed.alpha()))));
     }
 
     /** The look it is answered at: the one it names, else its endpoint's newest; empty where that was not read. */
@@ -185,13 +181,6 @@ public final class Questions {
             }
         }
         return unread;
-    }
-
-    /** The measure says which way is better; where it doesn't, the question's hope does. */
-    private static Direction direction(Measure measure, Question question) {
-        return measure.better() == Direction.EITHER && question.direction() != Direction.EITHER
-                ? question.direction()
-                : measure.better();
     }
 
     /** Nobody asked: every treatment beside the control, in what weighs most, without a margin. */

@@ -25,12 +25,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 
 /** Builds the observations of one endpoint at one look, for every kind of trial: one row a unit. */
 public final class UnitValues {
     /** Blocks of different benches are different blocks. */
     private static final int BENCH = 10_000;
+
+    private static final double MINUTES = 60;
+    private static final double HOURS_A_DAY = 24;
 
     private final Plan plan;
     private final TrialRecord record;
@@ -144,9 +148,19 @@ public final class UnitValues {
         }
         List<Reading> readings = readings(record, endpoint, look, unit);
         if (readings.isEmpty()) {
-            return waits && record.expected(unit.code(), look.number()) ? new Value.NotYet() : missing(unit);
+            return waits && record.expected(unit.code(), look.number()) ? new Value.NotYet(by()) : missing(unit);
         }
         return endpoint.seen(readings).orElseGet(() -> new Value.Missing("not a count"));
+    }
+
+    /** Until when it had not come, in the endpoint's unit; empty where that is no time since the start. */
+    private OptionalDouble by() {
+        double hours = look.afterStart().toMinutes() / MINUTES;
+        return switch (endpoint.unit()) {
+            case DAY -> OptionalDouble.of(hours / HOURS_A_DAY);
+            case HOUR -> OptionalDouble.of(hours);
+            default -> OptionalDouble.empty();
+        };
     }
 
     /** What a unit has at a look: what was read, or what its death is on the endpoint's scale; empty for nothing. */

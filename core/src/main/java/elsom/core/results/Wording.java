@@ -211,12 +211,13 @@ public final class Wording {
         if (fewest == 0) {
             return "no unit of one of them was read";
         }
-        if (c.interval().isEmpty() || Double.isNaN(c.difference())) {
+        if (c.interval().isEmpty() || (Double.isNaN(c.difference()) && !new TimesWording(question).open(c))) {
             return fewest == 1
                     ? "one unit is left of one of them, which tells nothing of chance"
                     : "nothing to judge by";
         }
-        return (Double.isInfinite(c.difference()) ? "not yet in most units" : difference(kind, c.difference()))
+        TimesWording times = new TimesWording(question);
+        return (times.open(c) ? times.told(c) : difference(kind, c.difference()))
                 + " (" + intervalName() + " " + interval(kind, c.interval().get()) + ")"
                 + percent(c);
     }
@@ -298,6 +299,10 @@ public final class Wording {
     private String named(Comparison c, Answer answer, boolean sameComparator) {
         String name = question.name(c.treatment()) + (sameComparator ? "" : " beside " + question.name(c.comparator()));
         boolean clear = answer == Answer.BETTER || answer == Answer.WORSE;
+        TimesWording times = new TimesWording(question);
+        if (clear && times.open(c)) {
+            return name + " (" + times.come(c.treatment()) + ")";
+        }
         return clear && Double.isFinite(c.difference()) ? name + " (" + difference(kind, c.difference()) + ")" : name;
     }
 

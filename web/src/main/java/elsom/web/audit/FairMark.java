@@ -3,6 +3,7 @@ package elsom.web.audit;
 import elsom.core.audit.Audit;
 import elsom.core.audit.Fault;
 import elsom.core.audit.Grade;
+import elsom.core.quantity.Sentence;
 import elsom.core.results.Findings;
 import elsom.core.results.Verdict;
 import elsom.core.trial.EndpointCode;
@@ -21,8 +22,12 @@ import org.jspecify.annotations.Nullable;
  * @param whole what caps answers that stand on no single endpoint
  */
 public record FairMark(Grade grade, String words, String href, Map<EndpointCode, Cap> caps, Optional<Cap> whole) {
-    /** What an answer is capped by. */
-    public record Cap(Grade grade, String seen, String href) {}
+    /**
+     * What an answer is capped by.
+     *
+     * @param shared whether it makes all answers alike shaky, so that it is told once for all of them
+     */
+    public record Cap(Grade grade, String seen, String href, boolean shared) {}
 
     /** The mark of findings. */
     public static FairMark of(TrialRecord record, Findings findings, Audit audit) {
@@ -43,7 +48,10 @@ public record FairMark(Grade grade, String words, String href, Map<EndpointCode,
 
     private static Optional<Cap> cap(Audit audit, Optional<Fault> fault, String href) {
         return fault.map(one -> new Cap(
-                one.grade(), one.seen(), href + "#fault-" + (audit.faults().indexOf(one) + 1)));
+                one.grade(),
+                one.seen(),
+                href + "#fault-" + (audit.faults().indexOf(one) + 1),
+                one.grade() == Grade.SHAKY && one.about().isEmpty()));
     }
 
     /** How an answer stands, in one word from statistics and fairness together. */
@@ -70,7 +78,13 @@ public record FairMark(Grade grade, String words, String href, Map<EndpointCode,
                 .count();
         return switch (audit.grade()) {
             case SOUND -> "It was a fair test, by all " + Audit.rules() + " things that are looked at.";
-            case SHAKY -> weak + (weak == 1 ? " thing makes" : " things make") + " it shaky.";
+            case SHAKY ->
+                weak + (weak == 1 ? " thing makes" : " things make") + " it shaky"
+                        + audit.faults().stream()
+                                .filter(fault -> fault.grade() == Grade.SHAKY)
+                                .findFirst()
+                                .map(fault -> ": " + Sentence.inside(fault.seen()))
+                                .orElse(".");
             case UNFAIR ->
                 "It could not answer what it asked: " + weak + (weak == 1 ? " thing" : " things")
                         + " stood in the way.";

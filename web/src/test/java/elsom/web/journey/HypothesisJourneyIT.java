@@ -4,17 +4,29 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import elsom.core.formula.Formula;
+import elsom.core.plan.APlan;
+import elsom.core.plan.Asked;
+import elsom.core.plan.Direction;
+import elsom.core.plan.Measure;
+import elsom.core.plan.Measured;
+import elsom.core.plan.Plan;
+import elsom.core.plan.Question;
+import elsom.core.plan.Stated;
+import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Instrument;
 import elsom.core.trial.Look;
+import elsom.core.trial.MishapKind;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.trial.Logbook;
 import elsom.web.trial.NewReading;
 import elsom.web.trial.Trials;
+import elsom.web.trial.WholeTrial;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -85,6 +97,11 @@ class HypothesisJourneyIT extends PlanningTest {
             }
         }
         logbook.enterAll(id, readings);
+    }
+
+    /** A trial as it was planned and read, in the store. */
+    private String kept(Plan plan, TrialRecord record) {
+        return "/trials/" + trials.create(new WholeTrial(record, plan, List.of()), UUID.randomUUID());
     }
 
     private static double scatter(ExperimentalUnit unit) {
@@ -160,5 +177,75 @@ class HypothesisJourneyIT extends PlanningTest {
         assertThat(first).containsText("worse by 2.00 cm would matter");
         assertThat(first).containsText("Held: “Height: as good in bark as in coir, not worse by 2 cm or more?”");
         isAccessible();
+    }
+
+    /** 5 % looks harmless until day 5, 10 % kills all, and one pot of the control was overlooked at the end. */
+    @Test
+    void aDrenchThatKillsAtTheTopAndHurtsLate() {
+        Plan plan = APlan.of("dose-series")
+                .factors(APlan.doses(null, null, 0, 1, 5, 10))
+                .replicates(6)
+                .asking(new Question(
+                        List.of(), 0, EndpointCode.INJURY, Direction.HIGHER, 2, false, Stated.BEFORE_START))
+                .plan();
+        Measured made = Measured.started(plan);
+        List<Look> looks = made.record().looks();
+        for (Look look : looks) {
+            boolean late = look.afterStart().toDays() > 5;
+            for (ExperimentalUnit unit : made.record().units()) {
+                boolean overlooked =
+                        look.equals(looks.get(looks.size() - 1)) && unit.treatment() == 1 && unit.replicate() == 6;
+                if (unit.treatment() < 4 && !overlooked) {
+                    double injury = (unit.treatment() == 3 && late ? 6 : 0) + unit.replicate() % 2;
+                    made.add(unit, look, "injury", 1, injury);
+                }
+            }
+        }
+        for (int i = 1; i <= 6; i++) {
+            made.end(MishapKind.DIED, made.unit(4, i), looks.get(1));
+        }
+        page(kept(plan, made.record()));
+        Locator answers = page.locator(".verdicts");
+        assertThat(answers).containsText("6 of 6 in 10");
+        assertThat(answers).containsText("harm from 5 % on, none shown up to 1 %");
+        assertThat(answers).containsText("worse from day 7 on. A trial that ended at day 5 would have said");
+        assertThat(answers).containsText("23 of 24 read; " + made.unit(1, 6).code() + " is missing");
+        assertThat(page.locator("main")).not().containsText("up to 10 %");
+        isAccessible();
+    }
+
+    @Test
+    void aHeightThatOneTreatmentNeverReaches() {
+        APlan begun = APlan.ofGrowth().list("none", "drench").replicates(6);
+        List<Measure> measures = new ArrayList<>(begun.plan().asked().measures());
+        EndpointCode tall = new EndpointCode("tall");
+        measures.add(Measure.worked(
+                tall, "Days to 9 cm", new Formula("days-to(height, 9 cm)"), UnitOfMeasure.DAY, 1, Direction.LOWER));
+        Question slower = new Question(List.of(2), 1, tall, Direction.HIGHER, 2, false, Stated.BEFORE_START);
+        Plan plan = begun.plan().with(new Asked("Does it slow them?", "", List.of(slower), measures));
+        Measured made = Measured.started(plan);
+        for (Look look : made.record().looks()) {
+            for (ExperimentalUnit unit : made.record().units()) {
+                for (int sub = 1; sub <= 3 && look.endpoints().contains(new EndpointCode("height")); sub++) {
+                    double grown = look.afterStart().toDays() * (unit.treatment() == 1 ? 0.6 : 0.2);
+                    made.add(unit, look, "height", sub, 1 + grown + 0.1 * unit.replicate());
+                }
+            }
+        }
+        String trial = kept(plan, made.record());
+        page(trial);
+        Locator first = page.locator(".verdicts li").first();
+        assertThat(first).containsText("drench: none of 6 by end, day 28; none at ");
+        assertThat(first).containsText("Held: “Days to 9 cm: higher in drench than in none, by 2 d or more?”");
+        for (String other : List.of("/fair", "/next", "/report")) {
+            page.navigate(trial + other);
+            isAccessible();
+        }
+    }
+
+    private void page(String trial) {
+        open(1280, 800);
+        page.navigate(trial + "/findings");
+        page.waitForSelector(".verdicts li");
     }
 }

@@ -29,7 +29,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.TreeMap;
 import java.util.function.BiFunction;
 import java.util.stream.IntStream;
 
@@ -74,7 +73,10 @@ public final class DoseAnswers implements Analysis {
                 .flatMap(code -> evidence.measured().stream()
                         .filter(measure -> measure.endpoint().code().equals(code)))
                 .toList();
-        return asked.isEmpty() ? Questions.principal(evidence).stream().toList() : asked;
+        // Where nobody says which way is better, nobody can say what is harm.
+        return (asked.isEmpty() ? Questions.principal(evidence).stream() : asked.stream())
+                .filter(measure -> measure.better() != Direction.EITHER)
+                .toList();
     }
 
     private Optional<DoseResult> result(Evidence evidence, int factor, Measure measure) {
@@ -137,11 +139,7 @@ public final class DoseAnswers implements Analysis {
     }
 
     private static DoseEffect effect(Evidence evidence, Measure measure, Look look, List<DoseEffect.Given> given) {
-        Observations either = UnitValues.of(evidence, measure, look, Optional.empty());
-        Measure directed = measure.better() == Direction.EITHER
-                ? measure.with(measure.rule(), measure.scorer(), measure.weight(), better(either, given))
-                : measure;
-        Observations seen = UnitValues.of(evidence, directed, look, Optional.empty());
+        Observations seen = UnitValues.of(evidence, measure, look, Optional.empty());
         return DoseEffect.of(seen, given, ALPHA, tolerated(evidence, measure, seen, given));
     }
 
@@ -175,20 +173,6 @@ public final class DoseAnswers implements Analysis {
                 .filter(matters -> matters > 0)
                 .max()
                 .orElse(usual);
-    }
-
-    /** Where nobody says which way is better: away from what the highest dose does, which is taken for the harm. */
-    private static Direction better(Observations seen, List<DoseEffect.Given> given) {
-        TreeMap<Double, Double> means = new TreeMap<>();
-        given.forEach(one -> seen.seen().stream()
-                .filter(unit -> unit.arm() == one.arm())
-                .mapToDouble(unit -> unit.value().inSums())
-                .average()
-                .ifPresent(mean -> means.put(one.dose(), mean)));
-        return !means.isEmpty()
-                        && means.lastEntry().getValue() > means.firstEntry().getValue()
-                ? Direction.LOWER
-                : Direction.HIGHER;
     }
 
     private Outcome<WorkingRate> rate(Evidence evidence, Measure measure, DoseEffect effect) {

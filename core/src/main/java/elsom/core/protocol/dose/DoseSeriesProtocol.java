@@ -44,6 +44,7 @@ public final class DoseSeriesProtocol {
                         "A dose never given was never tested.")
                 .expects("injury", 0, 2, "its plants must stay unharmed, 2 points of injury at most")
                 .inSeries()
+                .dosesLead()
                 .usually(6, LayoutKind.BLOCKS, 4, 0, 50)
                 .made();
     }
