@@ -1,6 +1,7 @@
 package elsom.core.audit;
 
 import elsom.core.analysis.Comparison;
+import elsom.core.plan.Stated;
 import java.util.List;
 
 /** Many comparisons, and one that stands out. */
@@ -20,8 +21,12 @@ final class OneHitOfMany implements AuditRule {
                                 "Of " + all.size() + " comparisons one is clear.",
                                 "The intervals of a question hold together, but not those of several questions: of twenty"
                                         + " that are nothing one looks like something.",
-                                "Repeat that one alone, asked beforehand.")
+                                late(trial) ? "Repeat that one alone, asked beforehand." : "Repeat that one alone.")
                         .pushing("Towards a difference where there is none."))
                 : List.of();
+    }
+
+    private static boolean late(AuditCase trial) {
+        return trial.questions().stream().anyMatch(question -> question.stated() != Stated.BEFORE_START);
     }
 }

@@ -23,7 +23,9 @@ final class Again implements Proposer {
         }
         return Optional.of(Proposal.of(
                 FollowUp.AGAIN,
-                "The same again, with the question written down beforehand.",
+                trial.fault(FaultCode.ASKED_LATE).isPresent()
+                        ? "The same again, with the question written down beforehand."
+                        : "The same again, to see whether it comes twice.",
                 fault.map(Fault::seen)
                                 .orElseGet(() -> against.map(question ->
                                                 question.kind().label() + " went the other way than was hoped.")

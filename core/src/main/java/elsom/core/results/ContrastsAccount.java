@@ -44,11 +44,12 @@ final class ContrastsAccount {
                                 : " (" + question.stated().label() + ")"));
         question.coverage().sentences().forEach(account::says);
         List<Table> tables = new ArrayList<>();
-        if (!judgement.mainEffects().isEmpty()) {
+        // Where factors act together there is no effect over all.
+        if (!judgement.mainEffects().isEmpty() && (leveled() || LevelWording.leads(question))) {
             tables.add(overAll());
         }
         if (!judgement.comparisons().isEmpty()) {
-            boolean beside = LevelWording.leads(question) && !(question.ask().against() instanceof Ask.Against.Level);
+            boolean beside = LevelWording.leads(question) && !leveled();
             tables.add(beside ? comparisons().folded() : comparisons());
         }
         if (question.overTime().size() > 1) {
@@ -73,8 +74,12 @@ final class ContrastsAccount {
         return checked;
     }
 
+    private boolean leveled() {
+        return question.ask().against() instanceof Ask.Against.Level;
+    }
+
     private boolean lettered() {
-        return !judgement.letters().isEmpty() && judgement.comparisons().size() > 1;
+        return !judgement.letters().isEmpty() && judgement.comparisons().size() > 1 && !leveled();
     }
 
     private Table comparisons() {
@@ -90,7 +95,7 @@ final class ContrastsAccount {
         }
         columns.add(Column.cells(
                 "Answer", c -> Cell.verdict(Wording.words(question, c.answer()), Tone.of(c.answer()))));
-        if (question.number() > 0) {
+        if (question.number() > 0 && (leveled() || question.claim().needsMargin())) {
             columns.add(
                     Column.cells("As stated", c -> standing(Held.of(question.claim(), c, question.observations()))));
         }
@@ -137,7 +142,7 @@ final class ContrastsAccount {
                 Column.cells(
                         "Answer",
                         effect -> Cell.verdict(Wording.words(question, effect.answer()), Tone.of(effect.answer())))));
-        if (question.ask().against() instanceof Ask.Against.Level) {
+        if (leveled()) {
             columns.add(Column.cells(
                     "As stated", effect -> standing(Held.of(question.claim(), effect, question.observations()))));
         }

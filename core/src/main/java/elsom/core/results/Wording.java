@@ -167,7 +167,7 @@ public final class Wording {
                         + (eitherWay()
                                 ? " differs from "
                                 : c.answer() == Answer.BETTER ? " did better than " : " did worse than ")
-                        + beside + ": " + what() + " " + howMuch(c)
+                        + beside + ": " + what() + (new TimesWording(question).open(c) ? ": " : " ") + howMuch(c)
                         + (c.certain() ? ", for certain by what matters" : "") + ".";
             case NO_DIFFERENCE ->
                 treated + " and " + beside + " show no difference that matters in " + what() + ": " + howMuch(c)
@@ -369,7 +369,8 @@ public final class Wording {
         }
         String before = question.overTime().get(from - 1).look().name();
         Comparison c = question.judgement().comparisons().get(comparison);
-        return question.name(c.treatment()) + ": " + words(answers.get(answers.size() - 1)) + " from "
+        return question.name(c.treatment()) + " beside " + question.name(c.comparator()) + ": "
+                + words(answers.get(answers.size() - 1)) + " from "
                 + question.overTime().get(from).look().name() + " on. A trial that ended at " + before
                 + " would have said: " + words(answers.get(from - 1)) + ".";
     }

@@ -126,7 +126,7 @@ class WordingTest {
                 .judged();
         assertThat(Wording.changes(question))
                 .containsExactly(
-                        "B: worse from day 5 on. A trial that ended at day 3 would have said: no difference that"
+                        "B beside A: worse from day 5 on. A trial that ended at day 3 would have said: no difference that"
                                 + " matters.");
     }
 }

@@ -236,7 +236,7 @@ class HypothesisJourneyIT extends PlanningTest {
         page(trial);
         Locator first = page.locator(".verdicts li").first();
         assertThat(first).containsText("drench: none of 6 by end, day 28; none at ");
-        assertThat(first).containsText("Held: “Days to 9 cm: higher in drench than in none, by 2 d or more?”");
+        assertThat(first).containsText("Held: “Days to 9 cm: higher in drench than in none, by 2 days or more?”");
         for (String other : List.of("/fair", "/next", "/report")) {
             page.navigate(trial + other);
             isAccessible();
