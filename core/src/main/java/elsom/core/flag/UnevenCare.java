@@ -48,12 +48,13 @@ public final class UnevenCare {
      *
      * @param others mean of the other treatments: with its own share in it, its yardstick would shrink with it
      * @param chance whether hands that meant to give all the same would often differ as much
+     * @param surely whether they would seldom, by how units of one treatment differ
      */
-    private record Off(CareTotals.Total total, double others, boolean chance) {
+    private record Off(CareTotals.Total total, double others, boolean chance, boolean surely) {
         /** By more than jugs differ; or by half as much where it is no chance. */
         boolean told() {
             double off = Math.abs(total.millilitres() - others);
-            return off > TOLERATED * others || (!chance && off > TOLERATED / 2 * others);
+            return off > TOLERATED * others || (surely && off > TOLERATED / 2 * others);
         }
     }
 
@@ -75,11 +76,12 @@ public final class UnevenCare {
             weight += one.equals(total) ? 0 : 1.0 / one.units() / others.size() / others.size();
         }
         if (df < 1 || within == 0) {
-            return new Off(total, mean, false);
+            return new Off(total, mean, false, false);
         }
         double t = Math.abs(total.millilitres() - mean) / Math.sqrt(within / df * weight);
         double p = 2 * TDistribution.of(df).survivalProbability(t);
-        return new Off(total, mean, p * all.size() > OFTEN);
+        boolean chance = p * all.size() > OFTEN;
+        return new Off(total, mean, chance, !chance);
     }
 
     private static Flag flag(TrialRecord record, GivenKind kind, List<Off> off, boolean eachToItsWeight) {

@@ -108,6 +108,15 @@ final class DepthAnswers implements Analysis {
                     evidence.lookOf(measures.get(0).endpoint().code()).orElseThrow(),
                     Table.of("depths", title, columns(what, measures), profiles),
                     REMARKS));
+            if (profiles.stream()
+                    .anyMatch(profile -> profile.depths().stream()
+                            .anyMatch(depth -> depth.course().left().isPresent()))) {
+                findings.section(new TableResult(
+                        title + ": what is left",
+                        evidence.lookOf(measures.get(0).endpoint().code()).orElseThrow(),
+                        Table.of("left", title + ": what is left", leftColumns(what, measures), profiles),
+                        REMARKS));
+            }
         }
     }
 
@@ -127,6 +136,32 @@ final class DepthAnswers implements Analysis {
                     depth, "last", unit, profile -> cell(profile.depths().get(at), RiseAndReturn::last)));
         }
         return columns;
+    }
+
+    /** For each depth the last less the first, with its interval. */
+    private static List<Column<Profile>> leftColumns(Measurand what, List<Measure> measures) {
+        List<Column<Profile>> columns = new ArrayList<>();
+        columns.add(Column.cells("Treatment", profile -> Cell.of(profile.treatment())));
+        for (int i = 0; i < measures.size(); i++) {
+            int at = i;
+            columns.add(Column.numbers(
+                    centimetres(Objects.requireNonNull(measures.get(i).sensed())),
+                    "95 % interval",
+                    what.unit().symbol(),
+                    profile -> leftCell(profile.depths().get(at))));
+        }
+        return columns;
+    }
+
+    private static Cell leftCell(AtDepth depth) {
+        RiseAndReturn course = depth.course();
+        double left = course.mean(course.last()) - course.mean(0);
+        return course.left()
+                .map(interval -> Cell.number(
+                        depth.shown(left) + " (" + depth.shown(interval.low()) + " to " + depth.shown(interval.high())
+                                + ")",
+                        Amount.of(left, depth.sensed().what().unit()).within(Optional.of(interval))))
+                .orElse(Cell.none(Cell.NONE));
     }
 
     private static Cell cell(AtDepth depth, ToIntFunction<RiseAndReturn> when) {

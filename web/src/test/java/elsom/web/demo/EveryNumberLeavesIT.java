@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.dhatim.fastexcel.reader.Cell;
 import org.dhatim.fastexcel.reader.CellType;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
@@ -146,5 +147,62 @@ class EveryNumberLeavesIT {
                     .isEmpty();
         }
         assertThat(trials).isGreaterThan(9);
+    }
+
+    /** All numbers under a node: those in its words, and its values. */
+    private static final class Known {
+        private final Set<String> said = new HashSet<>();
+        private final List<BigDecimal> values = new ArrayList<>();
+
+        void keep(JsonNode node) {
+            if (node.isNumber()) {
+                values.add(node.decimalValue().abs());
+            } else if (node.isString()) {
+                said.addAll(numbers(node.stringValue()));
+            } else {
+                node.forEach(this::keep);
+            }
+        }
+
+        boolean has(String number) {
+            BigDecimal shown = new BigDecimal(number);
+            BigDecimal near = HALF.movePointLeft(shown.scale());
+            return said.contains(number)
+                    || Stream.of(BigDecimal.ONE, HUNDRED)
+                            .anyMatch(scale -> values.stream()
+                                    .anyMatch(value -> value.multiply(scale)
+                                                    .subtract(shown)
+                                                    .abs()
+                                                    .compareTo(near)
+                                            <= 0));
+        }
+    }
+
+    /** Read aloud: every number in an answer's sentence stands in a table, a picture or a working of its findings. */
+    @Test
+    void everyNumberOfASentenceStandsInATableOrAPicture() throws Exception {
+        Web web = new Web(port);
+        int sentences = 0;
+        for (int trial = 1; trial <= MOST_TRIALS; trial++) {
+            var file = web.get("/trials/" + trial + "/findings.json");
+            if (file.statusCode() != 200) {
+                continue;
+            }
+            JsonNode findings = JsonMapper.shared().readTree(file.body());
+            Known known = new Known();
+            known.keep(findings.path("sections"));
+            findings.path("questions").forEach(question -> {
+                known.keep(question.path("judged"));
+                known.keep(question.path("judgement"));
+            });
+            for (JsonNode answer : findings.path("answers")) {
+                String sentence = answer.path("sentence").stringValue();
+                assertThat(numbers(sentence).stream().filter(number -> !known.has(number)))
+                        .as("trial %d: %s", trial, sentence)
+                        .isEmpty();
+                sentences++;
+            }
+        }
+        assertThat(sentences).isGreaterThan(20);
     }
 }

@@ -14,37 +14,22 @@ import elsom.core.plan.Plan;
 import elsom.core.plan.Question;
 import elsom.core.plan.Stated;
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
-import elsom.core.trial.Instrument;
 import elsom.core.trial.Look;
 import elsom.core.trial.MishapKind;
-import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import elsom.web.trial.Logbook;
-import elsom.web.trial.NewReading;
-import elsom.web.trial.Trials;
 import elsom.web.trial.WholeTrial;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.UUID;
-import java.util.function.Function;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
 
 /** From what was stated to what became of it. */
 class HypothesisJourneyIT extends PlanningTest {
     private static final double[] SCATTER = {0.3, -0.4, 0.1, 0.5, -0.5, 0};
-
-    @Autowired
-    private Trials trials;
-
-    @Autowired
-    private Logbook logbook;
 
     private String typed(String... sentences) {
         page.locator("summary", new Page.LocatorOptions().setHasText("Type several at once"))
@@ -52,51 +37,6 @@ class HypothesisJourneyIT extends PlanningTest {
         page.locator("#typed").fill(String.join("\n", sentences));
         button("Save and go on").click();
         return page.url();
-    }
-
-    private TrialId started(String replicates) {
-        page.waitForURL("**/plan/size");
-        page.locator("#replicates").fill(replicates);
-        goOn("bench");
-        goOn("dates");
-        goOn("ready");
-        follow("Go on: labels", "/plan/labels");
-        follow("Go on: overview", "/plan");
-        enter(button("Start the trial"));
-        page.waitForURL("**/bench");
-        return new TrialId(Long.parseLong(page.url().replaceAll(".*/trials/(\\d+)/bench.*", "$1")));
-    }
-
-    /** Reads an endpoint at its last look, where there is something to read. */
-    private void read(TrialId id, String endpointCode, Function<ExperimentalUnit, OptionalDouble> value) {
-        TrialRecord record = trials.snapshot(id);
-        EndpointCode code = new EndpointCode(endpointCode);
-        Endpoint endpoint = record.endpoint(code);
-        Look look = record.looks().stream()
-                .filter(one -> one.endpoints().contains(code))
-                .reduce((a, b) -> b)
-                .orElseThrow();
-        Instant at = look.plannedAt(record.trial().start());
-        List<NewReading> readings = new ArrayList<>();
-        for (ExperimentalUnit unit : record.units()) {
-            for (int sub = 1; sub <= endpoint.readingsEach(); sub++) {
-                ReadingRef ref = new ReadingRef(unit.code(), look.number(), code, sub);
-                value.apply(unit)
-                        .ifPresent(read -> readings.add(new NewReading(
-                                ref,
-                                read,
-                                String.valueOf(read),
-                                endpoint.unit(),
-                                at,
-                                at,
-                                "Bench A",
-                                Instrument.HAND,
-                                null,
-                                null,
-                                UUID.randomUUID())));
-            }
-        }
-        logbook.enterAll(id, readings);
     }
 
     /** A trial as it was planned and read, in the store. */
@@ -139,11 +79,11 @@ class HypothesisJourneyIT extends PlanningTest {
         page.navigate(page.url().replace("/plan/question", "/plan/size"));
         TrialId id = started("6");
         // Treatments run crop by crop within each level: 0 % is A to D, 5 % E to H, 10 % I to L.
-        read(id, "fresh-mass", unit -> {
+        read(id, "fresh-mass", true, unit -> {
             double level = unit.treatment() > 8 ? (unit.treatment() == 12 ? 0 : 12) : 0;
             return OptionalDouble.of(40 + level + scatter(unit));
         });
-        read(id, "height", unit -> OptionalDouble.of(30 + scatter(unit)));
+        read(id, "height", true, unit -> OptionalDouble.of(30 + scatter(unit)));
         page.navigate("/trials/" + id + "/findings");
         page.waitForSelector(".drawn-contrasts svg");
         Locator answers = page.locator(".verdicts");
@@ -169,7 +109,7 @@ class HypothesisJourneyIT extends PlanningTest {
         assertThat(page.locator("[name='list[0].name']")).hasValue("coir");
         button("Save and go on").click();
         TrialId id = started("6");
-        read(id, "height", unit -> OptionalDouble.of((unit.treatment() == 2 ? 19.5 : 20) + scatter(unit)));
+        read(id, "height", true, unit -> OptionalDouble.of((unit.treatment() == 2 ? 19.5 : 20) + scatter(unit)));
         page.navigate("/trials/" + id + "/findings");
         page.waitForSelector(".drawn-contrasts svg");
         Locator first = page.locator(".verdicts li").first();

@@ -4,81 +4,24 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
-import elsom.core.trial.Instrument;
-import elsom.core.trial.Look;
-import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import elsom.web.trial.Logbook;
-import elsom.web.trial.NewReading;
-import elsom.web.trial.Trials;
-import java.time.Instant;
-import java.util.ArrayList;
-import java.util.List;
+import java.util.OptionalDouble;
 import java.util.TreeMap;
-import java.util.UUID;
 import java.util.function.ToDoubleFunction;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
 
 /** From a plan to the report, for a factorial, for counts, and for scores. */
 class JudgeJourneyIT extends PlanningTest {
     private static final double SMALLEST_ON_PAPER_PT = 8;
 
-    @Autowired
-    private Trials trials;
-
-    @Autowired
-    private Logbook logbook;
-
-    /** Through the rest of the plan to a started trial. */
-    private TrialId started(String replicates) {
-        page.waitForURL("**/plan/size");
-        tabTo(page.locator("#replicates"));
-        type(replicates);
-        goOn("bench");
-        goOn("dates");
-        goOn("ready");
-        follow("Go on: labels", "/plan/labels");
-        follow("Go on: overview", "/plan");
-        enter(button("Start the trial"));
-        page.waitForURL("**/bench");
-        return new TrialId(Long.parseLong(page.url().replaceAll(".*/trials/(\\d+)/bench.*", "$1")));
-    }
-
     /** Reads an endpoint of every unit, at each of its looks. */
     private void read(TrialId id, String endpointCode, ToDoubleFunction<ExperimentalUnit> value) {
-        TrialRecord record = trials.snapshot(id);
-        EndpointCode code = new EndpointCode(endpointCode);
-        Endpoint endpoint = record.endpoint(code);
-        List<NewReading> readings = new ArrayList<>();
-        for (Look look : record.looks()) {
-            for (ExperimentalUnit unit :
-                    look.endpoints().contains(code) ? record.units() : List.<ExperimentalUnit>of()) {
-                for (int sub = 1; sub <= endpoint.readingsEach(); sub++) {
-                    double read = value.applyAsDouble(unit);
-                    Instant at = look.plannedAt(record.trial().start());
-                    readings.add(new NewReading(
-                            new ReadingRef(unit.code(), look.number(), code, sub),
-                            read,
-                            String.valueOf(read),
-                            endpoint.unit(),
-                            at,
-                            at,
-                            "Bench A",
-                            Instrument.HAND,
-                            null,
-                            null,
-                            UUID.randomUUID()));
-                }
-            }
-        }
-        logbook.enterAll(id, readings);
+        read(id, endpointCode, false, unit -> OptionalDouble.of(value.applyAsDouble(unit)));
     }
 
     private void findings(TrialId id) {
