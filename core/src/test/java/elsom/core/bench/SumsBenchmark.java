@@ -1,13 +1,23 @@
 package elsom.core.bench;
 
+import elsom.core.analysis.Arm;
+import elsom.core.analysis.Ask;
+import elsom.core.analysis.Design;
+import elsom.core.analysis.EndpointKind;
+import elsom.core.analysis.Judge;
+import elsom.core.analysis.Observations;
+import elsom.core.analysis.Observed;
+import elsom.core.analysis.Value;
 import elsom.core.curve.DoseResponse;
 import elsom.core.curve.LogLogistic;
 import elsom.core.stats.Dunnett;
 import elsom.core.stats.Group;
+import elsom.core.stats.MaximumContrast;
 import elsom.core.stats.OneWay;
 import elsom.core.stats.Pairwise;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -35,6 +45,7 @@ public class SumsBenchmark {
     private final DoseResponse curve = curve(3);
     private final List<DoseResponse> refits = curves();
     private final double[] normals = normals();
+    private final Observations cuttings = cuttings();
 
     private static double normal(SplittableRandom random) {
         return Math.sqrt(-2 * Math.log(1 - random.nextDouble())) * Math.cos(2 * Math.PI * random.nextDouble());
@@ -71,6 +82,28 @@ public class SumsBenchmark {
             curves.add(curve(100 + i));
         }
         return curves;
+    }
+
+    private static Observations cuttings() {
+        List<Arm> arms = new ArrayList<>();
+        List<Observed> units = new ArrayList<>();
+        int[] rooted = {3, 8, 5, 6};
+        for (int arm = 0; arm < rooted.length; arm++) {
+            List<String> levels = List.of(arm % 2 == 0 ? "none" : "dip", arm < 2 ? "mould" : "hulls");
+            arms.add(new Arm(String.valueOf((char) ('A' + arm)), String.join(" ", levels), levels, arm % 2 == 0));
+            for (int i = 0; i < 10; i++) {
+                units.add(new Observed(
+                        "u" + units.size(), arm, 0, 0, 0, 0, new Value.CountOf(i < rooted[arm] ? 1 : 0, 1)));
+            }
+        }
+        return new Observations(
+                Design.COMPLETELY_RANDOM,
+                List.of("dip", "medium"),
+                arms,
+                EndpointKind.COUNT_OF,
+                Observations.Better.HIGHER,
+                1,
+                units);
     }
 
     private static double[] normals() {
@@ -132,5 +165,23 @@ public class SumsBenchmark {
                     OneWay.of(groups).classical().asOptional().orElseThrow().p() < 0.05 ? 1 : 0;
         }
         return significant;
+    }
+
+    /** A level beside another in each of four crops and over all, worked out anew. */
+    @Benchmark
+    public double levelsOverFourCrops() {
+        double[][] correlation = new double[5][5];
+        for (int i = 0; i < 5; i++) {
+            for (int j = 0; j < 5; j++) {
+                correlation[i][j] = i == j ? 1 : i == 4 || j == 4 ? 0.5 : 0;
+            }
+        }
+        return MaximumContrast.of(correlation, 100).twoSidedQuantile(0.05);
+    }
+
+    /** Two by two treatments of ten single cuttings. */
+    @Benchmark
+    public Object singleCuttings() {
+        return Judge.of(cuttings, Ask.againstControl(OptionalDouble.of(0.2)));
     }
 }

@@ -3,6 +3,7 @@ package elsom.web.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.design.LayoutKind;
+import elsom.core.plan.Asked;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
@@ -92,7 +93,17 @@ class PartsTest {
     }
 
     private Plan read(PartOfForm part, Map<String, String> over) {
-        return part.read(typed(part.of(plan), over), plan, problems);
+        return read(plan, part, over);
+    }
+
+    private Plan read(Plan from, PartOfForm part, Map<String, String> over) {
+        return part.read(typed(part.of(from), over), from, problems);
+    }
+
+    /** A plan that asks about no treatment by name. */
+    private Plan asksNothing() {
+        return plan.with(new Asked(
+                plan.question(), plan.asked().crop(), List.of(), plan.asked().measures()));
     }
 
     @ParameterizedTest
@@ -196,6 +207,7 @@ class PartsTest {
     @Test
     void factorsAreTypedAsText() {
         Plan read = read(
+                asksNothing(),
                 new TreatmentsPart(List.of(POT, TUB)),
                 Map.of(
                         "factors[1].name", "Vinegar",
@@ -239,7 +251,13 @@ class PartsTest {
         list.put("list[2].name", "GW-32 one in four");
         list.put("list[2].mix", "3 leaf mould + 1 GW-32");
         list.put("list[2].container", "Tub 18 cm");
-        Plan read = read(new TreatmentsPart(List.of(POT, TUB)), list);
+        read(new TreatmentsPart(List.of(POT, TUB)), list);
+        assertThat(problems.all().values())
+                .singleElement()
+                .asString()
+                .contains("Comparison 1 is about “seaweed · leaf mould”, which would be gone");
+        problems.all().clear();
+        Plan read = read(asksNothing(), new TreatmentsPart(List.of(POT, TUB)), list);
         assertThat(problems.all()).isEmpty();
         assertThat(read.treatments().list())
                 .extracting(PlannedTreatment::name)
