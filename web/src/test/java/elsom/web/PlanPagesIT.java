@@ -164,7 +164,7 @@ class PlanPagesIT {
                 "/plan/treatments",
                 Map.of("as", "list", "list[0].name", "bark", "container", "Round pot 9 cm", "reason", "better idea"));
         assertThat(frozen.statusCode()).isEqualTo(422);
-        assertThat(frozen.body()).contains("Treatments are frozen since the start.");
+        assertThat(frozen.body()).contains("once a trial runs, both are frozen");
     }
 
     @Test

@@ -137,7 +137,8 @@ public final class AskedAnew {
     }
 
     private static IllegalArgumentException gone(int number, String names) {
-        return new IllegalArgumentException("Comparison " + number + " is about “" + names
-                + "”, which would be gone. Change it under “Question” first, or keep what it names");
+        return new IllegalArgumentException(
+                "Comparison " + number + " is about “" + names
+                        + "”, which would be gone. Change it under “Question” first, or keep what it names; once a trial runs, both are frozen");
     }
 }

@@ -2,6 +2,7 @@ package elsom.web.trial;
 
 import elsom.core.plan.Plan;
 import elsom.core.plan.Rules;
+import elsom.core.plan.WateringSchool;
 import elsom.core.trial.Trial;
 import elsom.core.trial.TrialId;
 import java.util.List;
@@ -22,7 +23,14 @@ interface PlanMapper {
 
     /** How the units of a trial from before plans were kept are watered. */
     @Select("select watering, refill_fraction, blind from trial where id = #{id} and watering is not null")
-    Optional<Rules> rules(TrialId id);
+    Optional<RulesRow> rules(TrialId id);
+
+    /** Rules as they were kept before plans were. */
+    record RulesRow(WateringSchool watering, double refillFraction, boolean blind) {
+        Rules rules() {
+            return new Rules(watering, refillFraction, blind);
+        }
+    }
 
     @Insert("""
             merge into plan (trial_id, document, came_from) key (trial_id)

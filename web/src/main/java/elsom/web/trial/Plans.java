@@ -77,7 +77,7 @@ public class Plans {
                     Protocols.find(record.trial().protocol())
                             .map(Protocol::measures)
                             .orElse(List.of()),
-                    plans.rules(id).orElse(Rules.USUAL));
+                    plans.rules(id).map(PlanMapper.RulesRow::rules).orElse(Rules.USUAL));
         });
     }
 
