@@ -19,7 +19,8 @@ final class NoComparator implements AuditRule {
                 ? List.of()
                 : List.of(Fault.of(
                         FaultCode.NO_COMPARATOR,
-                        Grade.SHAKY,
+                        // What is said of one beside another stands; only what any does at all can't be said.
+                        trial.compares() ? Grade.SOUND : Grade.SHAKY,
                         trial.compares()
                                 ? "No treatment is the control."
                                 : "There is one treatment, and nothing beside it.",

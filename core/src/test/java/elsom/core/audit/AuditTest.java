@@ -167,7 +167,7 @@ class AuditTest {
                                         plan.with(plan.treatments(), new Pots(APlan.POT, 0, 12, 12, 0, 0.1, 0.1, 0)))),
                 pair(
                         FaultCode.NO_COMPARATOR,
-                        Grade.SHAKY,
+                        Grade.SOUND,
                         () -> treatments(plain("kelp", ControlKind.NONE), plain("nettle", ControlKind.NONE))
                                 .asking(),
                         () -> treatments(plain("none", ControlKind.CONTROL), plain("nettle", ControlKind.NONE))),
