@@ -35,6 +35,39 @@ public final class AskedAnew {
         return plan.with(after, pots).with(new Asked(asked.question(), asked.crop(), questions, asked.measures()));
     }
 
+    /**
+     * The plan with another schedule, and its questions by the new numbers of the looks they name.
+     *
+     * @throws IllegalArgumentException in words, if a look that is asked about is gone
+     */
+    public static Plan with(Plan plan, Schedule after) {
+        List<String> was = names(plan.schedule());
+        List<String> is = names(after);
+        Asked asked = plan.asked();
+        List<Question> questions = new ArrayList<>();
+        for (Question question : asked.questions()) {
+            int look = question.hypothesis().look();
+            questions.add(look == 0 ? question : question.at(look(was, is, look, questions.size() + 1)));
+        }
+        return plan.with(after).with(new Asked(asked.question(), asked.crop(), questions, asked.measures()));
+    }
+
+    private static List<String> names(Schedule schedule) {
+        return schedule.looks().stream().map(PlannedLook::name).toList();
+    }
+
+    /** By its name; one that is only called otherwise by its place. */
+    private static int look(List<String> was, List<String> is, int look, int number) {
+        String name = look <= was.size() ? was.get(look - 1) : "look " + look;
+        if (is.contains(name)) {
+            return is.indexOf(name) + 1;
+        }
+        if (was.size() == is.size() && look <= is.size() && !was.contains(is.get(look - 1))) {
+            return look;
+        }
+        throw gone(number, name);
+    }
+
     private Question question(Question question, int number) {
         Step step = question.hypothesis().step();
         if (step != null) {

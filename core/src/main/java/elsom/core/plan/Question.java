@@ -69,6 +69,19 @@ public record Question(
         }
     }
 
+    /** The same of another look. */
+    Question at(int look) {
+        return new Question(
+                treatments,
+                comparator,
+                endpoint,
+                direction,
+                matters,
+                inPercent,
+                stated,
+                hypothesis().at(look));
+    }
+
     /** What it states. */
     public Hypothesis hypothesis() {
         return more == null ? Hypothesis.of(direction) : more;

@@ -1,8 +1,10 @@
 package elsom.core.plan;
 
+import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.ControlKind;
+import elsom.core.trial.Endpoint;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -97,7 +99,14 @@ public final class QuestionReader {
     private static Double figure(Parts typed) {
         UnitOfMeasure unit = typed.measure().endpoint().unit();
         if (Typed.parse(typed.with(), unit) instanceof Typed.Understood understood) {
-            return understood.stored().value();
+            double figure = understood.stored().value();
+            Endpoint endpoint = typed.measure().endpoint();
+            if (figure < endpoint.lowest() || figure > endpoint.highest()) {
+                throw new IllegalArgumentException(endpoint.name() + " can't be “" + typed.with() + "”: it runs from "
+                        + Decimals.upTo(endpoint.lowest(), 6) + " to " + Decimals.upTo(endpoint.highest(), 6)
+                        + ". Accepted: a figure between them.");
+            }
+            return figure;
         }
         throw new IllegalArgumentException("“" + typed.claim().label() + "” is followed by a figure; “" + typed.with()
                 + "” is none. Accepted: " + ("5.4 " + unit.symbol()).strip() + ".");

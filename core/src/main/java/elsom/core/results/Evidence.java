@@ -101,15 +101,11 @@ public final class Evidence {
     /** Looks up to the one it is judged at, at which something was read, in order of time. */
     public List<Look> looksOf(EndpointCode endpoint) {
         int last = lookOf(endpoint).map(Look::number).orElse(0);
-        return touched(endpoint).stream().filter(one -> one.number() <= last).toList();
+        return looksRead(endpoint).stream().filter(one -> one.number() <= last).toList();
     }
 
     /** Looks up to the chosen one at which an endpoint was read, in order of time. */
     public List<Look> looksRead(EndpointCode endpoint) {
-        return touched(endpoint);
-    }
-
-    private List<Look> touched(EndpointCode endpoint) {
         return record.looks().stream()
                 .filter(one -> (!chosen || one.number() <= look)
                         && !units(endpoint, one).isEmpty())
@@ -125,7 +121,7 @@ public final class Evidence {
      * look that is still being made does not take the place of one that was: it counts once half its units are read.
      */
     public Optional<Look> lookOf(EndpointCode endpoint) {
-        List<Look> looks = touched(endpoint);
+        List<Look> looks = looksRead(endpoint);
         Optional<Look> newest = looks.stream().reduce((a, b) -> b);
         return chosen || worked(endpoint)
                 ? newest
@@ -146,7 +142,7 @@ public final class Evidence {
     /** What is told of a look later than the one judged at, that is still being made; empty when there is none. */
     public String underWay(EndpointCode endpoint) {
         Optional<Look> judged = lookOf(endpoint);
-        return touched(endpoint).stream()
+        return looksRead(endpoint).stream()
                 .filter(one -> judged.isPresent() && one.number() > judged.get().number())
                 .reduce((a, b) -> b)
                 .map(one -> "At " + one.name() + ", " + units(endpoint, one).size() + " of " + expected(endpoint, one)

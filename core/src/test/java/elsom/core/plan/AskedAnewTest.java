@@ -62,6 +62,23 @@ class AskedAnewTest {
     }
 
     @Test
+    void aLookIsFollowedByItsNameAndMissedWhenItIsGone() {
+        Plan plan =
+                asking(APlan.ofGrowth().list("none", "kelp").plan(), "Height: higher in kelp than in none, at day 21");
+        List<PlannedLook> looks = plan.schedule().looks();
+        Plan fewer = AskedAnew.with(plan, scheduled(plan, looks.subList(1, looks.size())));
+        assertThat(fewer.asked().questions().get(0).sentence(fewer))
+                .isEqualTo("Height: higher in kelp than in none, at day 21?");
+        assertThatThrownBy(() -> AskedAnew.with(plan, scheduled(plan, looks.subList(0, 2))))
+                .hasMessageContaining("Comparison 1 is about “day 21”");
+    }
+
+    private static Schedule scheduled(Plan plan, List<PlannedLook> looks) {
+        return plan.schedule()
+                .with(looks, plan.schedule().steps(), plan.schedule().hours());
+    }
+
+    @Test
     void aLevelThatIsRenamedIsFollowed() {
         Factor crop = APlan.factor("Crop", FactorKind.MATERIAL, "pea", "barley");
         Plan plan = asking(

@@ -77,6 +77,11 @@ class QuestionTextTest {
                 "Height: as good in B as in A",
                 "Height: higher in B than in A, at day 99",
                 "Height: higher in B than in A, by 2 kg",
+                "Height: not higher in B than in A",
+                "Height: higher in B than in A, by 1 to 2 cm",
+                "Height: at least 5 to 6 cm in B",
+                "Height: at least -3 cm in B",
+                "Height: at least 9000000 cm in B",
             })
     void whatCantBeReadIsRefusedWithWhatWouldBe(String typed) {
         assertThatThrownBy(() -> read(listed, typed))

@@ -59,7 +59,24 @@ final class AskedLines {
         if (!wrong.isEmpty()) {
             problems.add(TYPED, String.join(" ", wrong));
         }
+        twice(questions);
         return questions;
+    }
+
+    /** Asked twice, a question would share the error with itself. */
+    private void twice(List<Question> questions) {
+        int running = plan.asked().questions().size();
+        List<Question> alike = questions.stream()
+                .map(question -> question.as(Stated.BEFORE_START))
+                .toList();
+        for (int i = running; i < alike.size(); i++) {
+            int first = alike.indexOf(alike.get(i));
+            if (first < i) {
+                problems.add(
+                        TYPED,
+                        "Question " + (i + 1) + " asks the same as question " + (first + 1) + ". Leave one out.");
+            }
+        }
     }
 
     /** A line is a comparison when it has an endpoint, or anything was typed in it; what matters may be left open. */

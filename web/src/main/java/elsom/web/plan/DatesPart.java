@@ -1,5 +1,6 @@
 package elsom.web.plan;
 
+import elsom.core.plan.AskedAnew;
 import elsom.core.plan.Hours;
 import elsom.core.plan.Measure;
 import elsom.core.plan.Plan;
@@ -123,7 +124,12 @@ final class DatesPart implements PartOfForm {
                 refill / 100,
                 plan.rules().blind(),
                 form.ticked("early") ? Rules.Ending.WHEN_CLEAR : null);
-        return problems.none() ? plan.with(schedule.with(looks, steps, hours)).with(rules) : plan;
+        Schedule changed = schedule.with(looks, steps, hours);
+        return problems.none()
+                ? problems.tried("looks[0].name", () -> AskedAnew.with(plan, changed))
+                        .map(anew -> anew.with(rules))
+                        .orElse(plan)
+                : plan;
     }
 
     private static ZoneId zone(String text, ZoneId before, Problems problems) {
