@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import elsom.core.claim.Checked.Outcome;
+import elsom.core.stats.Summary;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -73,6 +74,99 @@ class ClaimTest {
         assertThat(checked.percent().orElseThrow()).isCloseTo(20, within(1e-9));
         assertThat(checked.percent95().orElseThrow().low()).isCloseTo(100 * (middle - half - 1), within(1e-5));
         assertThat(checked.percent95().orElseThrow().high()).isCloseTo(100 * (middle + half - 1), within(1e-5));
+    }
+
+    /** Katz by hand: 0.9 / 0.6, error √(1/36 − 1/40 + 1/24 − 1/40) = 0.13944; points after Newcombe 11.1 to 46.5. */
+    @Test
+    void theIntervalOfTwoSharesIsKatzsAndThatOfPointsNewcombes() {
+        Checked checked = checked("50 % more come up", "36 of 40", "24 of 40");
+        assertThat(checked.percent().orElseThrow()).isCloseTo(50, within(1e-9));
+        assertThat(checked.percent95().orElseThrow().low()).isCloseTo(14.1292267, within(1e-6));
+        assertThat(checked.percent95().orElseThrow().high()).isCloseTo(97.1449439, within(1e-6));
+        assertThat(checked.remarks())
+                .contains(
+                        "From 60 % to 90 % is +30 points (95 % interval +11 to +47), and that in percent of the other: "
+                                + "percent of percent sounds like more.");
+    }
+
+    /** What is told of a claim that stands, could stand, or does not, in both directions. */
+    @ParameterizedTest(name = "{0} | {1} | {2}: {3}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "30 % more|13.0 ± 1.0 n 8|10.0 ± 1.0 n 8|+30 % lies within, and nothing at all does not.",
+                "5 % more|10.5 ± 1.0 n 8|10.0 ± 1.0 n 8|+5.0 % could be, and so could nothing at all.",
+                "80 % more|13.0 ± 1.0 n 8|10.0 ± 1.0 n 8|+80 % is not what they show, though the direction is right.",
+                "30 % more|8.0 ± 0.4 n 8|10.0 ± 0.4 n 8|+30 % is not what they show.",
+                "30 % less|7.0 ± 0.4 n 8|10.0 ± 0.4 n 8|−30 % lies within, and nothing at all does not.",
+                "80 % less|7.0 ± 0.4 n 8|10.0 ± 0.4 n 8|−80 % is not what they show, though the direction is right.",
+                "A beats B|12.4 ± 1.1 n 8|9.8 ± 1.2 n 8|more is shown.",
+                "A beats B|8.4 ± 0.5 n 8|9.8 ± 0.5 n 8|it is less.",
+                "A beats B|10.4 ± 2.1 n 4|9.8 ± 2.2 n 4|it could be nothing.",
+                "A is worse than B|7.0 ± 0.8 n 8|9.8 ± 0.9 n 8|less is shown.",
+                "A is worse than B|12.4 ± 0.8 n 8|9.8 ± 0.9 n 8|it is more.",
+                "A is as good as B|10.1 ± 0.3 n 20|10.0 ± 0.3 n 20|less than a tenth either way.",
+                "A is as good as B|14 ± 1 n 8|10.0 ± 1 n 8|they differ.",
+                "A is as good as B|6 ± 1 n 8|10.0 ± 1 n 8|they differ.",
+                "A is as good as B|10.1 ± 3 n 4|10.0 ± 3 n 4|not shown to differ is not shown to be the same."
+            })
+    void theWordsSayWhichWayAndHowFar(String claim, String first, String other, String says) {
+        assertThat(checked(claim, first, other).sentence()).startsWith("It is ").contains("): " + says);
+    }
+
+    @Test
+    void figuresWithoutScatterSayWhatTheyDifferByAndThatItMayBeChance() {
+        assertThat(checked("30 % more", "14.2", "10").remarks())
+                .containsExactly(
+                        "The two figures differ by +42 %, but of one unit or a bare mean nobody can say how much of"
+                                + " that is chance.");
+        assertThat(checked("30 % more", "14.2", "0").remarks())
+                .anyMatch(remark -> remark.contains("same kind of numbers"));
+        assertThat(checked("30 % more", "14 ± 1 n 8", "7 of 10").remarks())
+                .anyMatch(remark -> remark.contains("same kind of numbers"));
+        assertThat(checked("30 % more", "12 ± 0 n 4", "10 ± 0 n 4").outcome()).isEqualTo(Outcome.NOT_TESTABLE);
+        assertThat(checked("30 % more come up", "0 of 10", "3 of 10").test()).contains("−30 points");
+    }
+
+    /** Blom's five best of 40 stand 1.59 of 2.0 above a mean of 10: 31.8 % by choosing alone. */
+    @Test
+    void whatChoosingAloneDoesIsWorkedOutInPercent() {
+        assertThat(Checked.liftOfBest(5, 40)).isCloseTo(1.5912669, within(1e-7));
+        assertThat(checked("the best plants are 30 % more", "best 5 of 40: 14.2", "10 ± 2 n 40")
+                        .remarks())
+                .containsExactly(
+                        "The best 5 of 40 of the very same plants would stand 1.6 standard deviations above their"
+                                + " mean: here about +32 %, by choosing alone.");
+        assertThat(checked("the best plants are 30 % more", "best 5 of 40: 14.2", "-1 0 1")
+                        .remarks())
+                .containsExactly(
+                        "The best 5 of 40 of the very same plants would stand 1.6 standard deviations above their"
+                                + " mean.");
+    }
+
+    /** Mean and standard deviation of the values that stand for "12.4 ± 2.1" are these, for even and odd numbers. */
+    @ParameterizedTest
+    @CsvSource({"2", "5", "8"})
+    void valuesWithExactlyThatScatter(int n) {
+        ClaimedGroup.Measured group =
+                (ClaimedGroup.Measured) ClaimedGroup.read("12.4 ± 2.1 n " + n).orElseThrow();
+        double[] values =
+                group.group().values().stream().mapToDouble(Double::doubleValue).toArray();
+        assertThat(values).hasSize(n);
+        assertThat(Summary.of(values).mean()).isCloseTo(12.4, within(1e-12));
+        assertThat(Summary.of(values).sd().orElseThrow()).isCloseTo(2.1, within(1e-12));
+    }
+
+    @Test
+    void theEdgesOfWhatCanBeRead() {
+        assertThat(ClaimedGroup.read("12.4 ± 2.1 n 1")).contains(new ClaimedGroup.Bare(12.4));
+        assertThat(ClaimedGroup.read("12.4 ± 2.1 n 0")).isEmpty();
+        assertThat(ClaimedGroup.read("10 of 10")).isPresent();
+        assertThat(ClaimedGroup.read("0 of 10")).isPresent();
+        assertThat(ClaimedGroup.read("best 4 of 4")).isPresent();
+        assertThat(ClaimedGroup.read("best 0 of 4")).isEmpty();
+        assertThat(Outcome.SUPPORTED.label()).isEqualTo("supported");
+        assertThat(Outcome.NOT_TESTABLE.label()).isEqualTo("not testable from this");
     }
 
     /** Blom's scores of 1 of 1 are 0, of the best 1 of 10 about 1.54 (Harter 1961: 1.5388). */

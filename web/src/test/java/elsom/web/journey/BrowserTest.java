@@ -2,8 +2,6 @@ package elsom.web.journey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
@@ -12,7 +10,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.ColorScheme;
 import elsom.web.AppTest;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -104,24 +101,13 @@ abstract class BrowserTest {
 
     /** No barrier that an automatic check finds on the page as it is now. */
     protected void isAccessible() {
-        hasNone(new AxeBuilder(page));
-    }
-
-    private void hasNone(AxeBuilder checks) {
-        List<Rule> violations = checks.analyze().getViolations();
-        assertThat(violations)
-                .as(page.url())
-                .extracting(rule -> rule.getId() + ": " + rule.getNodes().get(0).getHtml())
-                .isEmpty();
+        new Barriers(page).none();
     }
 
     /** No barrier in light, in the dark, or with text twice as large, when nothing may run off the page either. */
     protected void isGoodForAll() {
         isAccessible();
-        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
-        // In the dark nothing but colours is another.
-        hasNone(new AxeBuilder(page).withRules(List.of("color-contrast")));
-        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
+        new Barriers(page).noneInTheDark();
         page.evaluate("document.documentElement.style.fontSize = '32px'");
         assertThat((Integer) page.evaluate("document.documentElement.scrollWidth - window.innerWidth"))
                 .as("runs off %s with text twice as large: %s", page.url(), page.evaluate(RUNNING_OFF))
