@@ -2,9 +2,11 @@ package elsom.core.results;
 
 import elsom.core.analysis.Ask;
 import elsom.core.analysis.Comparison;
+import elsom.core.analysis.DeadAsWorst;
 import elsom.core.analysis.EndpointKind;
 import elsom.core.analysis.Judgement;
 import elsom.core.analysis.MainEffect;
+import elsom.core.plan.Direction;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.section.Account;
@@ -24,6 +26,7 @@ import java.util.stream.IntStream;
 /** Tells a question's comparisons: differences with their intervals beside the margin. */
 final class ContrastsAccount {
     private static final double PERCENT = 100;
+    private static final double END_OF_SCORES = 10;
 
     private final TrialRecord record;
     private final JudgedQuestion question;
@@ -68,6 +71,14 @@ final class ContrastsAccount {
                         ? "the " + question.posed().sharing() + " primary questions"
                         : "this question")
                 + ", in 95 of 100 trials like it.");
+        if (judgement.comparisons().stream().anyMatch(c -> deadAsWorst(c).isPresent())) {
+            checked.add("“With the dead as the worst” counts each unit that died with the worst there is ("
+                    + (question.direction() == Direction.HIGHER
+                            ? "nothing at all"
+                            : question.observations().kind() == EndpointKind.SCORE ? "ten" : "the worst that was read")
+                    + "); what is true of all that were set up lies between the two differences, scatter apart"
+                    + " (Horowitz and Manski 2000).");
+        }
         if (lettered()) {
             checked.add("Two treatments that share a letter are not shown to differ.");
         }
@@ -93,6 +104,18 @@ final class ContrastsAccount {
         if (lettered()) {
             columns.add(Column.words("Letters", c -> judgement.letters().get(c.treatment())));
         }
+        if (judgement.comparisons().stream().anyMatch(c -> deadAsWorst(c).isPresent())) {
+            columns.add(Column.numbers(
+                    "With the dead as the worst",
+                    c -> deadAsWorst(c).isPresent()
+                            ? Cell.number(
+                                    Wording.difference(
+                                            question.kind(), deadAsWorst(c).getAsDouble()),
+                                    Amount.of(
+                                            deadAsWorst(c).getAsDouble(),
+                                            question.kind().unit()))
+                            : Cell.none(Cell.NONE)));
+        }
         columns.add(Column.cells(
                 "Answer", c -> Cell.verdict(Wording.words(question, c.answer()), Tone.of(c.answer()))));
         if (question.number() > 0 && (leveled() || question.claim().needsMargin())) {
@@ -104,6 +127,19 @@ final class ContrastsAccount {
                 ofQuestion("Differences with their 95 % intervals, adjusted for all comparisons of the question"),
                 columns,
                 judgement.comparisons());
+    }
+
+    /** Where one way is better; a scale of scores ends at ten. */
+    private OptionalDouble deadAsWorst(Comparison c) {
+        return question.direction() == Direction.EITHER
+                ? OptionalDouble.empty()
+                : DeadAsWorst.difference(
+                        question.observations(),
+                        c.treatment(),
+                        c.comparator(),
+                        question.observations().kind() == EndpointKind.SCORE
+                                ? OptionalDouble.of(END_OF_SCORES)
+                                : OptionalDouble.empty());
     }
 
     private static Cell standing(Held held) {

@@ -3,6 +3,7 @@ package elsom.web.bench;
 import elsom.core.diagnosis.IndicatorGroup;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Dimension;
+import elsom.core.quantity.Sentence;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.seedling.InjuryScore;
 import elsom.core.sim.HandMeter;
@@ -75,7 +76,7 @@ record BenchData(long trial, int look, String lookName, String timing, String st
     /** The reading that stands. */
     record Current(long id, String text, String value) {}
 
-    /** A value read at an earlier look. */
+    /** What was read at an earlier look: "injury 1 point". */
     record Earlier(String look, String text) {}
 
     /** A reading of the same observation, standing or superseded. */
@@ -218,11 +219,14 @@ record BenchData(long trial, int look, String lookName, String timing, String st
             Look look = record.look(number).orElseThrow();
             List<EndpointCode> codes = look.endpoints();
             for (int i = codes.size() - 1; i >= 0 && earlier.size() < MOST_EARLIER; i--) {
-                EndpointCode code = codes.get(i);
-                record.current(new ReadingRef(ref.unit(), number, code))
-                        .ifPresent(reading -> earlier.add(new Earlier(
-                                look.name(),
-                                current(reading, record.endpoint(code)).value())));
+                Endpoint endpoint = record.endpoint(codes.get(i));
+                if (!hidesEarlier(record, endpoint)) {
+                    record.current(new ReadingRef(ref.unit(), number, endpoint.code()))
+                            .ifPresent(reading -> earlier.add(new Earlier(
+                                    look.name(),
+                                    Sentence.inside(endpoint.name()) + " "
+                                            + current(reading, endpoint).value())));
+                }
             }
         }
         Collections.reverse(earlier);

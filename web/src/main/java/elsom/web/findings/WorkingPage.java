@@ -30,12 +30,12 @@ record WorkingPage(
 
     static WorkingPage of(
             TrialRecord record, Findings findings, FigureKind kind, Figure figure, Instant now, int bench) {
-        return page(record, findings, kind, kind.show(figure.value()), figure.working(), now, bench);
+        return page(record, findings, kind, figure.result(), figure.working(), now, bench);
     }
 
     static WorkingPage of(
             TrialRecord record, Findings findings, FigureKind kind, GroupFigure figure, Instant now, int bench) {
-        return page(record, findings, kind, kind.show(figure.summary().mean()), figure.working(), now, bench);
+        return page(record, findings, kind, figure.result(), figure.working(), now, bench);
     }
 
     private static WorkingPage page(

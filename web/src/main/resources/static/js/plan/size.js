@@ -14,12 +14,13 @@ export function drawSize(place, chart) {
   const now = points.find((p) => p.n === here);
   const says = now ? `${here} of each can see ${now.text}` : 'one of each can see nothing';
   const svg = drawing(place, WIDE, HIGH, `Difference that can be seen, against units of each: ${says}.`);
-  const top = Math.min(unit === '%' ? 200 : 10, Math.max(...points.map((p) => p.sees), matters));
+  const seen = points.map((p) => p.sees).concat(matters > 0 ? matters : []);
+  const wide = Math.max(...seen) > 12 * Math.min(...seen); // so that the few that see little leave the rest readable
   const x = d3.scaleLinear([1, Math.max(20, here)], [EDGE.left, WIDE - EDGE.right]);
-  const y = d3.scaleLinear([0, top], [HIGH - EDGE.bottom, EDGE.top]);
+  const y = (wide ? d3.scaleLog : d3.scaleLinear)([wide ? Math.min(...seen) / 1.2 : 0, Math.max(...seen)], [HIGH - EDGE.bottom, EDGE.top]);
   svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${HIGH - EDGE.bottom})`).call(d3.axisBottom(x).ticks(10).tickSize(4));
   const left = svg.append('g').attr('class', 'axis').attr('transform', `translate(${EDGE.left},0)`)
-    .call(d3.axisLeft(y).ticks(4).tickFormat((v) => `${v} ${unit}`).tickSize(-(WIDE - EDGE.left - EDGE.right)));
+    .call(d3.axisLeft(y).ticks(4, '~g').tickFormat((v) => (wide && !/^[125]/.test(v) ? '' : `${v} ${unit}`)).tickSize(-(WIDE - EDGE.left - EDGE.right)));
   left.select('.domain').remove();
   svg.append('text').attr('class', 'axis-name').attr('x', WIDE - EDGE.right).attr('y', HIGH - 3).attr('text-anchor', 'end').text('units of each treatment');
   if (matters > 0) {
@@ -27,10 +28,10 @@ export function drawSize(place, chart) {
     const under = matters < points.at(-1).sees; // where the curve leaves room for words
     svg.append('text').attr('class', 'matters').attr('x', under ? EDGE.left + 6 : WIDE - EDGE.right).attr('y', y(matters) - 5).attr('text-anchor', under ? 'start' : 'end').text(`${mattersText} would matter`);
   }
-  svg.append('path').attr('class', 'curve').attr('d', d3.line((p) => x(p.n), (p) => y(Math.min(top, p.sees)))(points));
+  svg.append('path').attr('class', 'curve').attr('d', d3.line((p) => x(p.n), (p) => y(p.sees))(points));
   svg.selectAll('.dot').data(points).join('circle').attr('class', (p) => (p.n === here ? 'dot here' : 'dot'))
-    .attr('r', (p) => (p.n === here ? 7 : 3)).attr('cx', (p) => x(p.n)).attr('cy', (p) => y(Math.min(top, p.sees)));
-  if (now) svg.append('text').attr('class', 'here').attr('x', x(here) + 10).attr('y', y(Math.min(top, now.sees)) - 8).text(`${here} of each: ${now.text}`);
+    .attr('r', (p) => (p.n === here ? 7 : 3)).attr('cx', (p) => x(p.n)).attr('cy', (p) => y(p.sees));
+  if (now) svg.append('text').attr('class', 'here').attr('x', x(here) + 10).attr('y', y(now.sees) - 8).text(`${here} of each: ${now.text}`);
 }
 
 function draw(preview) {

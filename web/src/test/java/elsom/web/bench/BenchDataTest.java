@@ -151,6 +151,16 @@ class BenchDataTest {
         assertThat(BenchData.of(seen, later, "NOW", Optional.empty()).tasks())
                 .filteredOn(task -> task.endpoint().equals("injury"))
                 .noneMatch(task -> task.before().isEmpty());
+        assertThat(BenchData.of(seen, later, "NOW", Optional.empty())
+                        .tasks()
+                        .get(0)
+                        .before())
+                .as("an earlier figure says of what")
+                .anySatisfy(earlier -> assertThat(earlier.text()).startsWith("injury "));
+        assertThat(BenchData.of(blind, later, "NOW", Optional.empty()).tasks())
+                .as("nor while something else of the unit is read")
+                .allMatch(task -> task.before().stream()
+                        .noneMatch(earlier -> earlier.text().startsWith("injury ")));
     }
 
     private static List<String> codes(TrialRecord record, Look look) {

@@ -35,6 +35,9 @@ class EveryNumberLeavesIT {
     private static final Pattern SECTION =
             Pattern.compile("<section class=\"sheet account.*?</section>", Pattern.DOTALL);
     private static final Pattern NUMBER = Pattern.compile("\\d+(?:\\.\\d+)?");
+    private static final Pattern WORKING =
+            Pattern.compile("href=\"(/trials/\\d+/findings/working\\?kind=([^&]+)&[^\"]*)\"");
+    private static final Pattern RESULT = Pattern.compile("<p class=\"result\">([^<]*)</p>");
     private static final BigDecimal HALF = new BigDecimal("0.5000001");
     private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
 
@@ -204,5 +207,36 @@ class EveryNumberLeavesIT {
             }
         }
         assertThat(sentences).isGreaterThan(20);
+    }
+
+    /** Read aloud: what stands over a working is what its own sum comes to, to the last digit. */
+    @Test
+    void everyResultIsWhatItsWorkingComesTo() throws Exception {
+        Web web = new Web(port);
+        int results = 0;
+        for (int trial = 1; trial <= MOST_TRIALS; trial++) {
+            Set<String> kinds = new HashSet<>();
+            for (String page : List.of("/findings", "/findings/units")) {
+                Matcher link = WORKING.matcher(HtmlUtils.htmlUnescape(
+                        web.get("/trials/" + trial + page).body()));
+                while (link.find()) {
+                    boolean first = kinds.add(page + link.group(2));
+                    if (first) {
+                        isWhatItsSumComesTo(web.get(link.group(1)).body());
+                        results++;
+                    }
+                }
+            }
+        }
+        assertThat(results).isGreaterThan(120);
+    }
+
+    private static void isWhatItsSumComesTo(String working) {
+        Matcher result = RESULT.matcher(working);
+        assertThat(result.find()).isTrue();
+        String paper = working.substring(result.end());
+        assertThat(numbers(paper.substring(paper.indexOf("on-paper"), paper.indexOf("</ol>"))))
+                .as(paper)
+                .containsAll(numbers(result.group(1)));
     }
 }
