@@ -22,6 +22,7 @@ import tools.jackson.databind.JsonNode;
 /** {@code verdict}: a question judged on units, as the pages of findings judge it. */
 final class VerdictFamily implements Family {
     private static final String ALL_PAIRS = "all_pairs";
+    private static final String AS_SEEN = "as_seen";
     private static final String CONTROL = "control";
     private static final String NOT_YET = "not_yet";
     private static final double USUAL_ALPHA = 0.05;
@@ -148,7 +149,8 @@ final class VerdictFamily implements Family {
                 Inputs.optionalNumber(question, "margin"),
                 question.path("margin_percent").asBoolean(false),
                 question.path("as_good").asBoolean(false),
-                alpha.orElse(Inputs.optionalNumber(question, "alpha").orElse(USUAL_ALPHA)));
+                alpha.orElse(Inputs.optionalNumber(question, "alpha").orElse(USUAL_ALPHA)),
+                input.path("scatter").asString("").equals(AS_SEEN) ? Ask.Scatter.AS_SEEN : Ask.Scatter.ALIKE);
     }
 
     private static Ask.Against level(JsonNode input, JsonNode level) {

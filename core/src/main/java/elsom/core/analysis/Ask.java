@@ -13,6 +13,7 @@ import java.util.OptionalDouble;
  * @param asGood whether it is asked if treatments are as good, not worse by the margin: then each end of an interval holds
  *     by itself, since only one of them decides
  * @param alpha chance of a wrong answer over all comparisons of the question; 0.05 for 95 % intervals
+ * @param scatter whether treatments are taken to scatter alike
  */
 public record Ask(
         List<String> treatments,
@@ -20,7 +21,16 @@ public record Ask(
         OptionalDouble margin,
         boolean marginInPercent,
         boolean asGood,
-        double alpha) {
+        double alpha,
+        Scatter scatter) {
+    /** How treatments scatter. */
+    public enum Scatter {
+        /** As it is seen, alike or not ({@link WeighedModel}). */
+        AS_SEEN,
+        /** As one, which is the textbook's analysis of variance. */
+        ALIKE
+    }
+
     /** What treatments are compared with. */
     public sealed interface Against {
         /** The control at the same level of the other factors. */
@@ -50,6 +60,17 @@ public record Ask(
         }
     }
 
+    /** Scatter is taken as it is seen. */
+    public Ask(
+            List<String> treatments,
+            Against against,
+            OptionalDouble margin,
+            boolean marginInPercent,
+            boolean asGood,
+            double alpha) {
+        this(treatments, against, margin, marginInPercent, asGood, alpha, Scatter.AS_SEEN);
+    }
+
     /** Which way they differ is asked. */
     public Ask(List<String> treatments, Against against, OptionalDouble margin, boolean marginInPercent, double alpha) {
         this(treatments, against, margin, marginInPercent, false, alpha);
@@ -57,7 +78,12 @@ public record Ask(
 
     /** The same at another chance of error. */
     public Ask at(double other) {
-        return new Ask(treatments, against, margin, marginInPercent, asGood, other);
+        return new Ask(treatments, against, margin, marginInPercent, asGood, other, scatter);
+    }
+
+    /** The same where treatments are taken to scatter alike. */
+    public Ask alike() {
+        return new Ask(treatments, against, margin, marginInPercent, asGood, alpha, Scatter.ALIKE);
     }
 
     /** The alpha of intervals, both ends together. */

@@ -20,15 +20,15 @@ final class Contrasts {
     private final Ask ask;
     private final Pairing pairing;
     private final Model model;
-    private final boolean unequal;
+    private final boolean weighed;
     private final double[] means;
 
-    Contrasts(Observations all, Ask ask, Pairing pairing, Model model, boolean unequal) {
+    Contrasts(Observations all, Ask ask, Pairing pairing, Model model, boolean weighed) {
         this.all = all;
         this.ask = ask;
         this.pairing = pairing;
         this.model = model;
-        this.unequal = unequal;
+        this.weighed = weighed;
         this.means = model.means();
     }
 
@@ -47,7 +47,11 @@ final class Contrasts {
             comparisons.add(
                     at < 0
                             ? Judge.unjudged(pair, means[pair.treatment()] - means[pair.comparator()])
-                            : compared(pair, together, ranks.isEmpty() ? OptionalDouble.empty() : ranks.get(at)));
+                            : compared(
+                                    pair,
+                                    possible.size(),
+                                    together,
+                                    ranks.isEmpty() ? OptionalDouble.empty() : ranks.get(at)));
         }
         if (leveled() && possible.size() < pairing.pairs().size()) {
             checked.add("“Over all” leaves out "
@@ -107,20 +111,24 @@ final class Contrasts {
             return model.method().get();
         }
         if (comparisons == 1) {
-            return unequal ? Method.WELCH : Method.STUDENT;
+            return weighed ? Method.WELCH : Method.STUDENT;
         }
         if (pairing.allPairs()) {
-            return unequal ? Method.GAMES_HOWELL : Method.TUKEY_KRAMER;
+            return weighed ? Method.GAMES_HOWELL : Method.TUKEY_KRAMER;
         }
-        return unequal ? Method.DUNNETT_UNEQUAL : Method.DUNNETT;
+        return weighed ? Method.DUNNETT_UNEQUAL : Method.DUNNETT;
     }
 
-    private Comparison compared(Pairing.Pair pair, Simultaneous together, OptionalDouble rankP) {
+    private Comparison compared(Pairing.Pair pair, int possible, Simultaneous together, OptionalDouble rankP) {
         double[] combination = combination(pair);
         double difference = model.value(combination);
-        double df = model.df(combination);
-        double critical = ask.asGood() ? together.oneSided(df, ask.alpha()) : together.critical(df, ask.alpha());
-        Interval interval = model.interval(combination, critical);
+        Spread spread = model.spread(combination);
+        double critical =
+                ask.asGood() ? together.oneSided(spread, ask.alpha()) : together.critical(spread, ask.alpha());
+        OptionalDouble exact = ask.asGood() ? OptionalDouble.empty() : model.exact(pair, possible);
+        Interval interval = exact.isPresent() && exact.getAsDouble() >= ask.alpha()
+                ? model.interval(combination, critical).reaching(0)
+                : model.interval(combination, critical);
         double comparator = means[pair.comparator()];
         OptionalDouble margin = Margins.of(ask, comparator);
         Answer byMeans = Answer.asked(ask, interval, all.better(), margin);
@@ -132,13 +140,19 @@ final class Contrasts {
                 Optional.of(interval),
                 comparator > 0 ? OptionalDouble.of(100 * difference / comparator) : OptionalDouble.empty(),
                 model.percent(pair.treatment(), pair.comparator(), critical),
-                Factors.p(all, ask, model, combination, together, margin),
+                larger(Factors.p(all, ask, model, combination, together, margin), exact),
                 rankP,
                 margin,
                 answer,
                 byMeans == Answer.CANT_TELL
                         ? Margins.unitsToTell(model.scatter(), Margins.distance(all, ask, difference, margin), critical)
                         : OptionalInt.empty());
+    }
+
+    private static OptionalDouble larger(OptionalDouble p, OptionalDouble exact) {
+        return p.isPresent() && exact.isPresent()
+                ? OptionalDouble.of(Math.max(p.getAsDouble(), exact.getAsDouble()))
+                : p;
     }
 
     /** All pairs, whatever was asked: letters stand beside figures of all treatments. */
@@ -157,7 +171,7 @@ final class Contrasts {
         for (int i = 0; i < present.size(); i++) {
             for (int j = 0; j < i; j++) {
                 double[] combination = Model.difference(means.length, present.get(i), present.get(j));
-                alike[i][j] = model.distance(combination) <= pairs.critical(model.df(combination), ask.alpha());
+                alike[i][j] = pairs.p(model.distance(combination), model.spread(combination)) >= ask.alpha();
                 alike[j][i] = alike[i][j];
             }
         }

@@ -65,7 +65,7 @@ final class Factors {
         Pairing.Pair[] clearest = looked.get(0);
         double least = 1;
         for (Pairing.Pair[] two : looked) {
-            double p = one.p(model.distance(twice(two)), model.df(twice(two)));
+            double p = one.p(model.distance(twice(two)), model.spread(twice(two)));
             if (p < least) {
                 least = p;
                 clearest = two;
@@ -74,7 +74,7 @@ final class Factors {
         double each = -Math.expm1(Math.log1p(-ask.alpha()) / looked.size());
         double[] combination = twice(clearest);
         double p = sidak(least, looked.size());
-        Interval interval = model.interval(combination, one.critical(model.df(combination), each));
+        Interval interval = model.interval(combination, one.critical(model.spread(combination), each));
         return Optional.of(new Interaction(
                 p < ask.alpha(),
                 p,
@@ -159,23 +159,24 @@ final class Factors {
             double[] combination,
             Simultaneous together,
             OptionalDouble margin) {
-        double df = model.df(combination);
+        Spread spread = model.spread(combination);
         if (!ask.asGood()) {
-            return OptionalDouble.of(together.p(model.distance(combination), df));
+            return OptionalDouble.of(together.p(model.distance(combination), spread));
         }
         if (margin.isEmpty() || model.method().isPresent()) {
             return OptionalDouble.empty();
         }
         double advantage =
                 all.better() == Observations.Better.HIGHER ? model.value(combination) : -model.value(combination);
-        return OptionalDouble.of(
-                together.oneSidedP((advantage + margin.getAsDouble()) / Math.sqrt(model.variance(combination)), df));
+        return OptionalDouble.of(together.oneSidedP(
+                (advantage + margin.getAsDouble()) / Math.sqrt(model.variance(combination)), spread));
     }
 
     private MainEffect effect(Map.Entry<Step, List<Pairing.Pair>> step, double[] combination, Simultaneous together) {
-        double df = model.df(combination);
+        Spread spread = model.spread(combination);
         Interval interval = model.interval(
-                combination, ask.asGood() ? together.oneSided(df, ask.alpha()) : together.critical(df, ask.alpha()));
+                combination,
+                ask.asGood() ? together.oneSided(spread, ask.alpha()) : together.critical(spread, ask.alpha()));
         double[] means = model.means();
         double comparator = step.getValue().stream()
                 .mapToDouble(pair -> means[pair.comparator()])

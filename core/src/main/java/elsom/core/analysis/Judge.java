@@ -1,5 +1,6 @@
 package elsom.core.analysis;
 
+import elsom.core.quantity.Decimals;
 import elsom.core.stats.Group;
 import elsom.core.stats.OneWay;
 import elsom.core.stats.Outcome;
@@ -14,7 +15,7 @@ import java.util.OptionalInt;
  * scatter, works out adjusted intervals, and answers each comparison by one rule ({@link Answer}).
  */
 public final class Judge {
-    /** Groups whose deviations differ as clearly as this (Brown and Forsythe) are each given their own scatter. */
+    /** Groups whose deviations differ as clearly as this (Brown and Forsythe) are said to. */
     private static final double UNEQUAL = 0.05;
 
     private Judge() {}
@@ -41,29 +42,45 @@ public final class Judge {
 
     private static Judgement measured(Observations all, Ask ask, Pairing pairing, List<String> checked) {
         SeenRows rows = new SeenRows(all);
-        boolean unequal = all.design() == Design.COMPLETELY_RANDOM && unequal(rows);
-        Outcome<Model> model = unequal
-                ? UnequalModel.of(rows)
+        boolean weighed = all.design() != Design.SPLIT_PLOT && ask.scatter() == Ask.Scatter.AS_SEEN;
+        Outcome<Model> model = weighed
+                ? WeighedModel.of(rows)
                 : all.design() == Design.SPLIT_PLOT ? SplitPlotModel.of(rows) : PooledModel.of(rows);
         if (model.asOptional().isEmpty()) {
             return refused(all, pairing, checked, model.whyNot().orElseThrow());
         }
-        checked.add(
-                unequal
-                        ? "Treatments scatter differently (Brown and Forsythe, p below 0.05): each is judged by its own scatter."
-                        : scatterSentence(all.design()));
-        return new Contrasts(all, ask, pairing, model.asOptional().orElseThrow(), unequal).judged(checked);
+        checked.add(scatterSentence(all.design()));
+        if (model.asOptional().get() instanceof WeighedModel seen) {
+            checked.add(weighedSentence(seen, rows.present().size()));
+        }
+        return new Contrasts(all, ask, pairing, model.asOptional().orElseThrow(), weighed).judged(checked);
+    }
+
+    private static String weighedSentence(WeighedModel model, int treatments) {
+        return treatments == 2
+                ? "Each of the two is judged by its own scatter."
+                : "Whether treatments scatter alike is weighed, not decided: one scatter for all counts for "
+                        + Decimals.percent(model.alike(), 0) + " %, each treatment's own for the rest.";
     }
 
     private static String scatterSentence(Design design) {
         return switch (design) {
-            case COMPLETELY_RANDOM -> "Treatments scatter alike as far as can be seen: one scatter for all.";
+            case COMPLETELY_RANDOM -> "Units stood where the lot put them, with nothing to take out first.";
             case BLOCKS -> "What blocks differ by is taken out first.";
             case LATIN_SQUARE -> "What rows and columns differ by is taken out first.";
             case SPLIT_PLOT ->
                 "Whole plots scatter by themselves: what is compared between them is judged by that scatter, what is"
                         + " compared within them by that of units.";
         };
+    }
+
+    /** Whether treatments clearly scatter by different amounts (Brown and Forsythe 1974). */
+    public static boolean scatterUnlike(Observations all) {
+        if (all.kind() == EndpointKind.COUNT_OF
+                || all.seen().stream().anyMatch(unit -> unit.value() instanceof Value.NotYet)) {
+            return false;
+        }
+        return unequal(new SeenRows(all));
     }
 
     private static boolean unequal(SeenRows rows) {

@@ -2,6 +2,7 @@ package elsom.core.analysis;
 
 import elsom.core.stats.Interval;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** Means of arms and how far combinations of them scatter. Arms without units have weight 0 in every combination. */
 interface Model {
@@ -11,8 +12,13 @@ interface Model {
     /** Covariance of two combinations of means, in squared units of the endpoint. */
     double covariance(double[] one, double[] other);
 
-    /** Degrees of freedom of the variance of a combination. */
-    double df(double[] combination);
+    /** How two combinations go together when several are judged at once. */
+    default double correlation(double[] one, double[] other) {
+        return covariance(one, other) / Math.sqrt(variance(one) * variance(other));
+    }
+
+    /** How the t of a combination is spread. */
+    Spread spread(double[] combination);
 
     /** Of each seen unit, in the order of the rows. */
     double[] residuals();
@@ -26,6 +32,11 @@ interface Model {
     /** How the intervals of this model are made, when it is not by t. */
     default Optional<Method> method() {
         return Optional.empty();
+    }
+
+    /** An exact test of a pair for so many comparisons together, where the endpoint has one. */
+    default OptionalDouble exact(Pairing.Pair pair, int comparisons) {
+        return OptionalDouble.empty();
     }
 
     /** The interval of a combination that reaches this many standard errors. */

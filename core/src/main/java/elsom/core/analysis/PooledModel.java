@@ -4,6 +4,9 @@ import elsom.core.stats.Outcome;
 
 /** One scatter for all units, after blocks or rows and columns are taken out: analysis of variance (Fisher 1935). */
 final class PooledModel implements Model {
+    static final String ONE_EACH =
+            "One unit of each: how much units treated alike differ can't be seen, so nothing can be judged";
+
     private final SeenRows.Fitted fit;
     private final double[] means;
     private final double meanSquare;
@@ -18,8 +21,7 @@ final class PooledModel implements Model {
         return rows.fit(rows.places(), column -> column).then(fit -> {
             int df = fit.regression().df();
             if (df < 1) {
-                return Outcome.notEstimable(
-                        "One unit of each: how much units treated alike differ can't be seen, so nothing can be judged");
+                return Outcome.notEstimable(ONE_EACH);
             }
             return Outcome.found(new PooledModel(fit, Math.max(fit.regression().squares() / df, rows.digitVariance())));
         });
@@ -36,8 +38,8 @@ final class PooledModel implements Model {
     }
 
     @Override
-    public double df(double[] combination) {
-        return fit.regression().df();
+    public Spread spread(double[] combination) {
+        return Spread.of(fit.regression().df());
     }
 
     @Override

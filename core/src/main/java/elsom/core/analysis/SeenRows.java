@@ -2,6 +2,7 @@ package elsom.core.analysis;
 
 import elsom.core.stats.Outcome;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.ToIntFunction;
 
@@ -24,6 +25,10 @@ final class SeenRows {
 
     int n() {
         return y.length;
+    }
+
+    Observations all() {
+        return all;
     }
 
     int arms() {
@@ -62,7 +67,7 @@ final class SeenRows {
 
     private double[] ones() {
         double[] ones = new double[n()];
-        java.util.Arrays.fill(ones, 1);
+        Arrays.fill(ones, 1);
         return ones;
     }
 
@@ -114,15 +119,68 @@ final class SeenRows {
                 .count();
         return apart > 1
                 ? Outcome.notEstimable("Too many units are missing: some treatments never stood beside the others")
-                : Outcome.found(new Fitted(this, regression, before.size(), present));
+                : Outcome.found(new Fitted(this, regression, columns, before.size(), present));
     }
 
     /** A fit with the treatments' columns behind those of places. */
-    record Fitted(SeenRows rows, Regression regression, int before, List<Integer> present) {
+    @SuppressWarnings("ArrayRecordComponent")
+    record Fitted(SeenRows rows, Regression regression, double[][] columns, int before, List<Integer> present) {
+        /** How each arm's coefficient leans on each unit's value. */
+        double[][] leans() {
+            double[][] leans = new double[rows.arms()][rows.n()];
+            for (int i = 0; i < present.size(); i++) {
+                leans[present.get(i)] = lean(before + i);
+            }
+            return leans;
+        }
+
+        private double[] lean(int coefficient) {
+            double[] lean = new double[rows.n()];
+            for (int j = 0; j < columns.length; j++) {
+                double by = regression.covariance(coefficient, j);
+                for (int u = 0; by != 0 && u < lean.length; u++) {
+                    lean[u] += by * columns[j][u];
+                }
+            }
+            return lean;
+        }
+
+        /** Of each unit, how much of its scatter is left in its residual: one less its leverage. */
+        double[] freedom() {
+            double[] freedom = new double[rows.n()];
+            Arrays.fill(freedom, 1);
+            for (int j = 0; j < columns.length; j++) {
+                double[] lean = lean(j);
+                for (int u = 0; u < freedom.length; u++) {
+                    freedom[u] -= columns[j][u] * lean[u];
+                }
+            }
+            return freedom;
+        }
+
+        /** How the squares of one arm's residuals are expected to grow with another's variance. */
+        double[][] shared() {
+            double[][] leans = new double[columns.length][];
+            for (int j = 0; j < columns.length; j++) {
+                leans[j] = lean(j);
+            }
+            double[][] shared = new double[rows.arms()][rows.arms()];
+            for (int u = 0; u < rows.n(); u++) {
+                for (int v = 0; v < rows.n(); v++) {
+                    double left = u == v ? 1 : 0;
+                    for (int j = 0; j < columns.length; j++) {
+                        left -= columns[j][u] == 0 ? 0 : columns[j][u] * leans[j][v];
+                    }
+                    shared[rows.seen.get(u).arm()][rows.seen.get(v).arm()] += left * left;
+                }
+            }
+            return shared;
+        }
+
         /** Means whose average over units is that of all units. */
         double[] means() {
             double[] means = new double[rows.arms()];
-            java.util.Arrays.fill(means, Double.NaN);
+            Arrays.fill(means, Double.NaN);
             double shift = 0;
             for (int i = 0; i < present.size(); i++) {
                 means[present.get(i)] = regression.coefficient(before + i);

@@ -1,8 +1,11 @@
 package elsom.core.analysis;
 
+import elsom.core.stats.FisherExact;
 import elsom.core.stats.Interval;
 import elsom.core.stats.Outcome;
+import elsom.core.stats.Proportion;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Shares of counted plants or seeds. Each treatment has Wilson's (1927) interval at an effective number of plants, its own
@@ -49,17 +52,40 @@ final class SharesModel implements Model {
     }
 
     /** Refused for one tray each: its plants share what befell the tray, and are no replicates. */
-    static Outcome<SharesModel> of(Observations all) {
+    static Outcome<SharesModel> of(Observations all, Ask.Scatter scatter) {
         boolean plantsAreUnits =
                 all.seen().stream().allMatch(unit -> unit.value() instanceof Value.CountOf count && count.n() == 1);
         Observations shares =
                 new Observations(all.design(), all.factors(), all.arms(), all.kind(), all.better(), 1e-9, all.units());
         SeenRows rows = new SeenRows(shares);
-        Outcome<Model> units = all.design() == Design.SPLIT_PLOT ? SplitPlotModel.of(rows) : PooledModel.of(rows);
+        Outcome<Model> units = all.design() == Design.SPLIT_PLOT
+                ? SplitPlotModel.of(rows)
+                : scatter == Ask.Scatter.AS_SEEN ? WeighedModel.of(rows) : PooledModel.of(rows);
         return units.asOptional().isPresent()
                 ? Outcome.found(new SharesModel(all, units.asOptional().orElseThrow(), plantsAreUnits))
                 : Outcome.notEstimable(units.whyNot().orElseThrow()
                         + "; plants in one container share what befell it, and are no replicates");
+    }
+
+    /**
+     * Fisher's exact test of a pair, for so many comparisons by Bonferroni, where each plant is a unit of its own: with so few
+     * no interval by a formula keeps its size.
+     *
+     * @return empty where plants share a container
+     */
+    @Override
+    public OptionalDouble exact(Pairing.Pair pair, int comparisons) {
+        return plantsAreUnits
+                ? OptionalDouble.of(Math.min(
+                        1,
+                        comparisons
+                                * FisherExact.of(counted(pair.treatment()), counted(pair.comparator()))
+                                        .p()))
+                : OptionalDouble.empty();
+    }
+
+    private Proportion counted(int arm) {
+        return new Proportion((int) Math.round(shares[arm] * counted[arm]), (int) counted[arm]);
     }
 
     /** How much more units scatter than chance among their plants; 1 when each plant is a unit. */
@@ -72,6 +98,10 @@ final class SharesModel implements Model {
             perUnit += combination[i] == 0 ? 0 : combination[i] * combination[i] / trays[i];
         }
         return Math.max(1, units.variance(combination) / perUnit / chance);
+    }
+
+    boolean plantsAreUnits() {
+        return plantsAreUnits;
     }
 
     /** The largest excess among treatments, as a number for people. */
@@ -95,8 +125,8 @@ final class SharesModel implements Model {
     }
 
     @Override
-    public double df(double[] combination) {
-        return plantsAreUnits ? Simultaneous.Freedom.MOST : units.df(combination);
+    public Spread spread(double[] combination) {
+        return plantsAreUnits ? Spread.of(Simultaneous.Freedom.MOST) : units.spread(combination);
     }
 
     @Override

@@ -8,6 +8,9 @@ public final class SharesScatter {
     public static double excess(Observations all) {
         return all.kind() != EndpointKind.COUNT_OF || all.seen().isEmpty()
                 ? 1
-                : SharesModel.of(all).asOptional().map(SharesModel::excess).orElse(1.0);
+                : SharesModel.of(all, Ask.Scatter.ALIKE)
+                        .asOptional()
+                        .map(SharesModel::excess)
+                        .orElse(1.0);
     }
 }

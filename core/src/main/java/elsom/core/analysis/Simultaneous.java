@@ -29,6 +29,23 @@ interface Simultaneous {
     /** Chance of a t as large, in that direction, in any of the comparisons. */
     double oneSidedP(double t, double df);
 
+    /** The t beyond which a comparison is clear, however its t is spread. */
+    default double critical(Spread spread, double alpha) {
+        return spread.reach(alpha, part -> critical(part.df(), alpha), this::p);
+    }
+
+    default double p(double t, Spread spread) {
+        return spread.chance(t, this::p);
+    }
+
+    default double oneSided(Spread spread, double alpha) {
+        return spread.reach(alpha, part -> oneSided(part.df(), alpha), this::oneSidedP);
+    }
+
+    default double oneSidedP(double t, Spread spread) {
+        return spread.chance(t, this::oneSidedP);
+    }
+
     /** Any combinations, with the correlations they have. */
     static Simultaneous together(Model model, List<double[]> combinations) {
         return combinations.size() == 1
@@ -75,8 +92,7 @@ interface Simultaneous {
         double[][] r = new double[m][m];
         for (int i = 0; i < m; i++) {
             for (int j = 0; j < m; j++) {
-                r[i][j] = model.covariance(family.get(i), family.get(j))
-                        / Math.sqrt(model.variance(family.get(i)) * model.variance(family.get(j)));
+                r[i][j] = model.correlation(family.get(i), family.get(j));
             }
         }
         return r;

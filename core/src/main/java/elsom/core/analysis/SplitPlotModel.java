@@ -130,14 +130,14 @@ final class SplitPlotModel implements Model {
 
     /** By how the variance changes when either mean square does. */
     @Override
-    public double df(double[] combination) {
+    public Spread spread(double[] combination) {
         double variance = fit.covariance(combination, combination);
         double lean = (steeper.covariance(combination, combination) - flatter.covariance(combination, combination))
                 / (2 * STEP);
         // The variance is within · f(between ÷ within): one slope gives both.
         double onBetween = lean;
         double onWithin = variance - lean;
-        return variance * variance / (onBetween * onBetween / dfBetween + onWithin * onWithin / dfWithin);
+        return Spread.of(variance * variance / (onBetween * onBetween / dfBetween + onWithin * onWithin / dfWithin));
     }
 
     /** Half the mean variance of its differences from the others. */

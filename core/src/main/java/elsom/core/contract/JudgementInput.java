@@ -21,7 +21,8 @@ public record JudgementInput(
         EndpointInput endpoint,
         List<UnitInput> units,
         AskInput question,
-        double alpha) {
+        double alpha,
+        String scatter) {
     /** A treatment; its levels in the order of the factors. */
     public record ArmInput(String code, List<String> levels, boolean control) {}
 
@@ -75,7 +76,8 @@ public record JudgementInput(
                         ask.margin().isPresent() ? ask.margin().getAsDouble() : null,
                         ask.marginInPercent(),
                         ask.asGood()),
-                ask.alpha());
+                ask.alpha(),
+                lower(ask.scatter()));
     }
 
     private static UnitInput unit(Observed unit, List<Arm> arms, EndpointKind kind) {

@@ -7,4 +7,9 @@ public record Interval(double low, double high) {
             throw new IllegalArgumentException("an interval runs from low to high, got " + low + " to " + high);
         }
     }
+
+    /** The same, reaching as far as a value. */
+    public Interval reaching(double value) {
+        return new Interval(Math.min(low, value), Math.max(high, value));
+    }
 }

@@ -35,7 +35,8 @@ class HypothesesTest {
     }
 
     private static Ask level(double alpha) {
-        return new Ask(List.of(), new Ask.Against.Level(1, List.of("b"), "a"), OptionalDouble.of(0.5), false, alpha);
+        return new Ask(List.of(), new Ask.Against.Level(1, List.of("b"), "a"), OptionalDouble.of(0.5), false, alpha)
+                .alike();
     }
 
     private void threeCrops() {
@@ -81,7 +82,7 @@ class HypothesesTest {
         cell("", "std", 41, 44, 39, 43, 42, 45);
         cell("", "new", 40, 43, 41, 42, 44, 39);
         Ask both = Ask.againstControl(OptionalDouble.of(3));
-        Ask asGood = new Ask(List.of(), new Ask.Against.Control(), OptionalDouble.of(3), false, true, 0.05);
+        Ask asGood = new Ask(List.of(), new Ask.Against.Control(), OptionalDouble.of(3), false, true, 0.05).alike();
         Comparison said = judged(Better.HIGHER, asGood, "mix").comparisons().get(0);
         assertThat(said.interval().orElseThrow().low()).isCloseTo(-2.94787130995, within(1e-4));
         assertThat(said.p().orElseThrow()).isCloseTo(0.0464749023851, within(1e-6));
@@ -96,7 +97,7 @@ class HypothesesTest {
         cell("", "m1", 8.8, 8.2, 7.9, 9.1, 8.4);
         cell("", "m2", 9.9, 10.4, 9.1, 11);
         cell("", "m3", 7.2, 6.8, 7.5);
-        Ask ask = new Ask(List.of(), new Ask.Against.Control(), OptionalDouble.of(1.5), false, true, 0.05);
+        Ask ask = new Ask(List.of(), new Ask.Against.Control(), OptionalDouble.of(1.5), false, true, 0.05).alike();
         List<Comparison> said = judged(Better.LOWER, ask, "mix").comparisons();
         assertThat(said.get(0).interval().orElseThrow().high()).isCloseTo(1.14774896378, within(2e-4));
         assertThat(said.get(1).p().orElseThrow()).isCloseTo(0.933798008529, within(1e-4));

@@ -52,7 +52,7 @@ class JudgeTest {
         assertThat(judged.method()).isEqualTo(Method.DUNNETT_UNEQUAL);
         assertThat(judged.comparisons().get(0).answer()).isEqualTo(Answer.CANT_TELL);
         assertThat(judged.comparisons().get(1).answer()).isEqualTo(Answer.BETTER);
-        assertThat(judged.checked()).anyMatch(text -> text.contains("Brown and Forsythe"));
+        assertThat(judged.checked()).anyMatch(text -> text.contains("one scatter for all counts for 0 %"));
     }
 
     @Test
@@ -63,7 +63,9 @@ class JudgeTest {
         values(arm(false, "a"), first);
         values(arm(false, "b"), second);
         values(arm(false, "c"), third);
-        Judgement judged = judged(Design.COMPLETELY_RANDOM, EndpointKind.MEASURED, OptionalDouble.empty(), "mix");
+        Judgement judged = Judge.of(
+                observations(Design.COMPLETELY_RANDOM, EndpointKind.MEASURED, "mix"),
+                Ask.againstControl(OptionalDouble.empty()).alike());
         Pairwise.Compared tukey = Pairwise.tukey(List.of(group(first), group(second), group(third)), 0.05)
                 .asOptional()
                 .orElseThrow();
