@@ -32,7 +32,7 @@ final class Contrasts {
         this.means = model.means();
     }
 
-    Judgement judged(List<String> checked) {
+    Judgement judged(List<String> checked, Judge.Told told) {
         List<Pairing.Pair> possible =
                 pairing.pairs().stream().filter(this::seen).toList();
         if (possible.isEmpty()) {
@@ -45,7 +45,7 @@ final class Contrasts {
         for (Pairing.Pair pair : pairing.pairs()) {
             int at = possible.indexOf(pair);
             comparisons.add(
-                    at < 0
+                    at < 0 || !told.tells(pair)
                             ? Judge.unjudged(pair, means[pair.treatment()] - means[pair.comparator()])
                             : compared(
                                     pair,
@@ -67,7 +67,7 @@ final class Contrasts {
                 checked,
                 Arrays.stream(means).boxed().toList(),
                 comparisons,
-                letters(),
+                told.lettered() ? letters() : List.of(),
                 factors.interaction(),
                 leveled() ? factors.mainEffects(together) : factors.mainEffects(),
                 OptionalDouble.of(model.scatter()),

@@ -22,6 +22,33 @@ public final class Judge {
 
     /** Judges. Bad treatments' codes are an {@link IllegalArgumentException}; data that can't answer are a refusal. */
     public static Judgement of(Observations observations, Ask ask) {
+        return of(observations, ask, Told.ALL);
+    }
+
+    /** The same without letters of all pairs, for who judges thousands of trials. */
+    public static Judgement unlettered(Observations observations, Ask ask) {
+        return of(observations, ask, new Told(false, OptionalInt.empty()));
+    }
+
+    /** The same, told of the comparisons of one treatment alone; they are judged together with all that is asked. */
+    public static Judgement of(Observations observations, Ask ask, int treatment) {
+        return of(observations, ask, new Told(false, OptionalInt.of(treatment)));
+    }
+
+    /**
+     * How much is worked out.
+     *
+     * @param of the treatment whose comparisons are told; empty for all
+     */
+    record Told(boolean lettered, OptionalInt of) {
+        static final Told ALL = new Told(true, OptionalInt.empty());
+
+        boolean tells(Pairing.Pair pair) {
+            return of.isEmpty() || pair.treatment() == of.getAsInt() || pair.comparator() == of.getAsInt();
+        }
+    }
+
+    private static Judgement of(Observations observations, Ask ask, Told told) {
         Pairing pairing = Pairing.of(observations, ask);
         List<String> checked = new ArrayList<>(pairing.remarks());
         if (observations.seen().isEmpty()) {
@@ -35,12 +62,12 @@ public final class Judge {
             return RankShift.judge(observations, ask, pairing, checked);
         }
         if (observations.kind() == EndpointKind.COUNT_OF) {
-            return Shares.judge(observations, ask, pairing, checked);
+            return Shares.judge(observations, ask, pairing, checked, told);
         }
-        return measured(observations, ask, pairing, checked);
+        return measured(observations, ask, pairing, checked, told);
     }
 
-    private static Judgement measured(Observations all, Ask ask, Pairing pairing, List<String> checked) {
+    private static Judgement measured(Observations all, Ask ask, Pairing pairing, List<String> checked, Told told) {
         SeenRows rows = new SeenRows(all);
         boolean weighed = all.design() != Design.SPLIT_PLOT && ask.scatter() == Ask.Scatter.AS_SEEN;
         Outcome<Model> model = weighed
@@ -53,7 +80,7 @@ public final class Judge {
         if (model.asOptional().get() instanceof WeighedModel seen) {
             checked.add(weighedSentence(seen, rows.present().size()));
         }
-        return new Contrasts(all, ask, pairing, model.asOptional().orElseThrow(), weighed).judged(checked);
+        return new Contrasts(all, ask, pairing, model.asOptional().orElseThrow(), weighed).judged(checked, told);
     }
 
     private static String weighedSentence(WeighedModel model, int treatments) {

@@ -8,7 +8,7 @@ import java.util.List;
 final class Shares {
     private Shares() {}
 
-    static Judgement judge(Observations all, Ask ask, Pairing pairing, List<String> checked) {
+    static Judgement judge(Observations all, Ask ask, Pairing pairing, List<String> checked, Judge.Told told) {
         Outcome<SharesModel> model = SharesModel.of(all, ask.scatter());
         if (model.asOptional().isEmpty()) {
             return Judge.refused(all, pairing, checked, model.whyNot().orElseThrow());
@@ -24,6 +24,6 @@ final class Shares {
                     "Each plant is a unit of its own: nothing is told that Fisher's exact test does not bear out, for all"
                             + " comparisons together by Bonferroni.");
         }
-        return new Contrasts(all, ask, pairing, shares, false).judged(checked);
+        return new Contrasts(all, ask, pairing, shares, false).judged(checked, told);
     }
 }

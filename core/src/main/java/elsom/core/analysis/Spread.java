@@ -10,7 +10,9 @@ import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
  * much as the data speak for it (averaging over models: Hoeting, Madigan, Raftery and Volinsky 1999).
  */
 record Spread(List<Part> parts) {
-    private static final double NEAR = 1e-9;
+    /** No reader, and no answer, asks for more digits of a reach. */
+    private static final double NEAR = 1e-6;
+
     private static final int MOST = 200;
 
     /**

@@ -18,15 +18,13 @@ import org.hipparchus.linear.SingularValueDecomposition;
  * <p>How much is drawn and how far one scatter may ever count were set by simulation; {@code JudgeErrorsTest} keeps them.
  */
 final class WeighedModel implements Model {
-    /** One scatter for all never counts for more than this, however alike treatments look. */
+    /** One scatter for all never counts for more, however alike treatments look: of units placed freely, and in blocks. */
     private static final double MOST_FREE = 0.75;
 
-    private static final double MOST_PLACED = 0.85;
+    private static final double MOST_PLACED = 0.6;
 
-    /** Units' worth of all treatments' scatter that a treatment's own is drawn towards: in pots placed freely, in blocks. */
-    private static final double DRAWN_FREE = 0.6;
-
-    private static final double DRAWN_PLACED = 0.2;
+    /** Units' worth of all treatments' scatter that a treatment's own is drawn towards: where units are placed freely. */
+    private static final double DRAWN = 0.6;
 
     /** Fewer units than the others have count against one scatter by this power of their share. */
     private static final double SHORT = 4;
@@ -73,11 +71,9 @@ final class WeighedModel implements Model {
         boolean two = present.size() == 2;
         this.alike = two ? 0 : Math.min(most(), alike(present, squares));
         // Where treatments clearly scatter by different amounts, none is drawn towards another.
-        this.drawn = two
+        this.drawn = two || rows.all().design() != Design.COMPLETELY_RANDOM
                 ? 0
-                : Math.min(1, 2 * alike)
-                        * Math.min(1, (present.size() - 2) / 2.0)
-                        * (rows.all().design() == Design.COMPLETELY_RANDOM ? DRAWN_FREE : DRAWN_PLACED);
+                : Math.min(1, 50 * alike) * Math.min(1, (present.size() - 2) / 2.0) * DRAWN;
     }
 
     static Outcome<Model> of(SeenRows rows) {

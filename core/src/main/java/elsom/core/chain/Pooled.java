@@ -14,6 +14,7 @@ import elsom.core.stats.RandomEffects;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import org.apache.commons.statistics.distribution.TDistribution;
 
@@ -35,6 +36,9 @@ public record Pooled(
     public static final int LOTS = 3;
 
     public static final int SEASONS = 2;
+
+    /** Of so few trials nobody can tell how much trials differ. */
+    private static final int FEW = 4;
 
     private static final double MUCH = 0.5;
     private static final double TAIL = 0.975;
@@ -81,9 +85,33 @@ public record Pooled(
         return (int) repeats.stream().mapToInt(Repeat::season).distinct().count();
     }
 
-    /** What they say together. */
+    /**
+     * What they say together: what holds of trials like them; where that can't be told and each of them tells the same by
+     * itself, that, since put together they never say less than each does.
+     */
     public Answer answer() {
-        return answer(effects.interval95());
+        Answer ofAll = answer(effects.interval95());
+        return ofAll == Answer.CANT_TELL ? eachAlone().orElse(Answer.CANT_TELL) : ofAll;
+    }
+
+    private Optional<Answer> eachAlone() {
+        List<Answer> alone = repeats.stream()
+                .map(repeat -> answer(interval(repeat)))
+                .distinct()
+                .toList();
+        return alone.size() == 1 ? Optional.of(alone.get(0)) : Optional.empty();
+    }
+
+    /** What these very trials say, whatever others would; empty where there are so many that it adds nothing. */
+    public Optional<Interval> ofThese() {
+        return repeats.size() > FEW
+                ? Optional.empty()
+                : Optional.of(effects.common()
+                        .interval95(repeats.stream().mapToInt(Pooled::free).sum()));
+    }
+
+    private static int free(Repeat repeat) {
+        return Math.min(repeat.treatment().n(), repeat.comparator().n()) - 1;
     }
 
     /** What an interval of the difference says. */
@@ -101,7 +129,7 @@ public record Pooled(
                         .distinct()
                         .count()
                 == 1;
-        return answer() != Answer.CANT_TELL
+        return answer(effects.interval95()) != Answer.CANT_TELL
                 && sameWay
                 && lots() >= LOTS
                 && seasons() >= SEASONS
@@ -119,13 +147,21 @@ public record Pooled(
                 };
         String said = Sentence.inside(kind().label()) + " of " + treatment + " beside " + comparator + ": "
                 + told(effects.estimate()) + " over " + repeats.size() + " trials (95 %: "
-                + told(effects.interval95()) + ").";
+                + told(effects.interval95()) + ")"
+                + ofThese()
+                        .map(interval -> "; of these very trials "
+                                + told(effects.common().estimate()) + " (95 %: " + told(interval) + ")")
+                        .orElse("")
+                + ".";
         return new Verdict(firmness, said.substring(0, 1).toUpperCase(Locale.ROOT) + said.substring(1), wouldChange());
     }
 
     private String wouldChange() {
         if (holds()) {
             return "Shown with " + lots() + " lots in " + seasons() + " seasons, every trial the same way.";
+        }
+        if (answer() != Answer.CANT_TELL && answer(effects.interval95()) == Answer.CANT_TELL) {
+            return "Each of them tells it by itself; of other trials like them " + repeats.size() + " say too little.";
         }
         if (answer() == Answer.CANT_TELL) {
             return repeats.size() == 2
@@ -168,8 +204,7 @@ public record Pooled(
     public Interval interval(Repeat repeat) {
         double effect = effect(repeat);
         double error = Math.sqrt(percent ? repeat.varianceOfLogRatio() : repeat.varianceOfDifference());
-        int free = Math.min(repeat.treatment().n(), repeat.comparator().n()) - 1;
-        double half = TDistribution.of(free).inverseCumulativeProbability(TAIL) * error;
+        double half = TDistribution.of(free(repeat)).inverseCumulativeProbability(TAIL) * error;
         return new Interval(effect - half, effect + half);
     }
 

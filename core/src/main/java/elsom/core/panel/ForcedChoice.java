@@ -45,7 +45,17 @@ public record ForcedChoice(Kind kind, int tasters, int chosen) {
 
     /** The chance that guessing alone would have done as well: the exact binomial tail, doubled for a pair. */
     public double p() {
-        return Math.min(1, kind.sides * tail(tasters, chosen, kind.guess));
+        return Math.min(1, kind.sides * tail(tasters, winner(), kind.guess));
+    }
+
+    /** Who found the odd one; of a pair how many the more preferred of the two had, whichever it is. */
+    private int winner() {
+        return kind == Kind.PAIR ? Math.max(chosen, tasters - chosen) : chosen;
+    }
+
+    /** Whether of a pair the other one is liked by more. */
+    public boolean otherWay() {
+        return kind == Kind.PAIR && 2 * chosen < tasters;
     }
 
     private static double tail(int n, int least, double chance) {
@@ -62,13 +72,13 @@ public record ForcedChoice(Kind kind, int tasters, int chosen) {
      * the interval that Clopper and Pearson's of the right answers gives; below 0 counts as 0.
      */
     public Interval discriminators() {
-        Interval right = new Proportion(chosen, tasters).clopperPearson95();
+        Interval right = new Proportion(winner(), tasters).clopperPearson95();
         return new Interval(trueShare(right.low()), trueShare(right.high()));
     }
 
     /** The likeliest share of tasters who can tell. */
     public double discriminating() {
-        return trueShare(chosen / (double) tasters);
+        return trueShare(winner() / (double) tasters);
     }
 
     private double trueShare(double right) {

@@ -74,8 +74,14 @@ public record DetectableTable(
 
     /** The sizing of a plan's design. */
     public static Sizing sizing(Plan plan, double cv) {
+        boolean control = plan.treatments().all().stream().anyMatch(PlannedTreatment::isControl)
+                || plan.treatments().factors().stream()
+                        .anyMatch(factor -> factor.levels().stream().anyMatch(Factor.Level::control));
         return new Sizing(
-                Math.max(2, plan.treatments().size()), plan.arrangement().kind() != LayoutKind.COMPLETELY_RANDOM, cv);
+                Math.max(2, plan.treatments().size()),
+                plan.arrangement().kind() != LayoutKind.COMPLETELY_RANDOM,
+                cv,
+                control ? Sizing.Together.BESIDE_CONTROL : Sizing.Together.ALL_PAIRS);
     }
 
     /** Whether an endpoint is a score, whose control may well be 0, so that nothing is a percentage of it. */

@@ -107,11 +107,19 @@ public final class UnitValues {
         return arms;
     }
 
-    /** In a factorial: at the control level of every factor that has one. */
     private boolean control(int treatment, List<Factor> factors, List<Integer> levels) {
-        boolean any = factors.stream().anyMatch(UnitValues::hasControl);
-        if (levels.isEmpty() || !any) {
-            return record.treatments().get(treatment).isControl();
+        return control(record.treatments().get(treatment).isControl(), factors, levels);
+    }
+
+    /** Whether a planned treatment is a control. */
+    static boolean control(PlannedTreatment planned, List<Factor> factors) {
+        return control(planned.isControl(), factors, planned.levels());
+    }
+
+    /** In a factorial: at the control level of every factor that has one. */
+    private static boolean control(boolean named, List<Factor> factors, List<Integer> levels) {
+        if (levels.isEmpty() || factors.stream().noneMatch(UnitValues::hasControl)) {
+            return named;
         }
         return IntStream.range(0, levels.size())
                 .allMatch(f -> !hasControl(factors.get(f))

@@ -1,5 +1,6 @@
 package elsom.core.stats;
 
+import java.util.Arrays;
 import java.util.Optional;
 import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 import org.apache.commons.statistics.distribution.TDistribution;
@@ -14,6 +15,7 @@ import org.apache.commons.statistics.distribution.TDistribution;
  * @param qP chance of as much heterogeneity if all trials had one true difference
  * @param inconsistency I²: the share of the scatter between estimates that is not chance, 0 to 1
  * @param prediction95 where the true difference of the next trial likely lies; empty with fewer than three trials
+ * @param common what these very trials say, whatever others would
  */
 public record RandomEffects(
         int trials,
@@ -23,7 +25,17 @@ public record RandomEffects(
         double q,
         double qP,
         double inconsistency,
-        Optional<Interval> prediction95) {
+        Optional<Interval> prediction95,
+        Common common) {
+    /** What these very trials say together, of no others: each weighted by its own scatter alone. */
+    public record Common(double estimate, double error) {
+        /** Its 95 % interval, with the degrees of freedom of all trials' scatter together. */
+        public Interval interval95(double df) {
+            double half = TDistribution.of(df).inverseCumulativeProbability(TAIL) * error;
+            return new Interval(estimate - half, estimate + half);
+        }
+    }
+
     private static final double TAIL = 0.975;
     private static final int STEPS = 200;
     private static final int FEWEST_TO_PREDICT = 3;
@@ -66,7 +78,11 @@ public record RandomEffects(
                 q,
                 ChiSquaredDistribution.of(k - 1).survivalProbability(q),
                 q <= 0 ? 0 : Math.max(0, (q - (k - 1)) / q),
-                k < FEWEST_TO_PREDICT ? Optional.empty() : Optional.of(prediction(mean, between, error, k)));
+                k < FEWEST_TO_PREDICT ? Optional.empty() : Optional.of(prediction(mean, between, error, k)),
+                new Common(
+                        mean(estimates, variances, 0),
+                        Math.sqrt(
+                                1 / Arrays.stream(variances).map(one -> 1 / one).sum())));
     }
 
     private static Interval prediction(double mean, double between, double error, int k) {

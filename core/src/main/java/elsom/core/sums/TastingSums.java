@@ -62,8 +62,10 @@ final class TastingSums {
         ForcedChoice choice = new ForcedChoice(kind, tasters, chosen);
         Interval tell = choice.discriminators();
         OptionalInt least = ForcedChoice.leastOf(kind, tasters);
-        SumAnswer answer = SumAnswer.of((choice.shown() ? "Yes, " + yes : "Not shown: " + no) + ". " + chosen + " of "
-                        + tasters + " (p " + Decimals.significant(choice.p(), 2) + ").")
+        SumAnswer answer = SumAnswer.of((!choice.shown()
+                                ? "Not shown: " + no
+                                : choice.otherWay() ? "Yes, the other is preferred" : "Yes, " + yes)
+                        + ". " + chosen + " of " + tasters + " (p " + Decimals.significant(choice.p(), 2) + ").")
                 .line(
                         "Who can truly tell",
                         Decimals.percent(choice.discriminating(), 0) + " % (95 % interval "

@@ -30,14 +30,14 @@ class UnlikeScatterErrorsTest {
         SIX_SIX_THREE_SIX(0.08, Design.COMPLETELY_RANDOM, Shape.NORMAL, ints(6, 6, 3, 6), 3, 3, 9, 3),
         EIGHT_AND_FOUR(0.06, Design.COMPLETELY_RANDOM, Shape.NORMAL, ints(8, 4), 1, 4),
         NOISY_CONTROL(0.06, Design.COMPLETELY_RANDOM, Shape.NORMAL, ints(6, 6, 6, 6), 3, 1, 1, 1),
-        ONE_NOISY(0.06, Design.COMPLETELY_RANDOM, Shape.NORMAL, ints(5, 5, 5, 5), 1, 1, 1, 4),
+        ONE_NOISY(0.07, Design.COMPLETELY_RANDOM, Shape.NORMAL, ints(5, 5, 5, 5), 1, 1, 1, 4),
         BLOCKS_NOISY_CONTROL(0.06, Design.BLOCKS, Shape.NORMAL, ints(6, 6, 6, 6), 3, 1, 1, 1),
         BLOCKS_NOISY_TREATED(0.06, Design.BLOCKS, Shape.NORMAL, ints(6, 6, 6, 6), 1, 1, 1, 4),
         BLOCKS_WITH_GAPS(0.06, Design.BLOCKS, Shape.NORMAL, ints(6, 6, 6, 6), 1, 1, 1, 1),
         FOUR_BLOCKS_NOISY_CONTROL(0.07, Design.BLOCKS, Shape.NORMAL, ints(4, 4, 4, 4), 3, 1, 1, 1),
         LOGNORMAL(0.06, Design.COMPLETELY_RANDOM, Shape.LOGNORMAL, ints(9, 8, 3, 6), 0.6, 0.6, 0.6, 0.6),
         GAMMA(0.06, Design.COMPLETELY_RANDOM, Shape.GAMMA, ints(9, 8, 3, 6), 2, 2, 2, 2),
-        ALL_PAIRS(0.06, Design.COMPLETELY_RANDOM, Shape.NORMAL, ints(5, 5, 5, 5), 1, 1, 1, 3),
+        ALL_PAIRS(0.065, Design.COMPLETELY_RANDOM, Shape.NORMAL, ints(5, 5, 5, 5), 1, 1, 1, 3),
         ALL_PAIRS_UNEVEN(0.08, Design.COMPLETELY_RANDOM, Shape.NORMAL, ints(6, 6, 3, 6), 3, 3, 9, 3);
 
         private final double most;
@@ -121,7 +121,7 @@ class UnlikeScatterErrorsTest {
         SplittableRandom random = new SplittableRandom(20261130L + truth.ordinal());
         int trials = Simulations.of(TRIALS);
         long claimed = IntStream.range(0, trials)
-                .filter(i -> claims(Judge.of(truth.drawn(random), truth.ask())))
+                .filter(i -> claims(Judge.unlettered(truth.drawn(random), truth.ask())))
                 .count();
         if (Boolean.getBoolean("elsom.print")) {
             System.out.printf("%s %.2f%n", truth, 100.0 * claimed / trials);
@@ -188,7 +188,7 @@ class UnlikeScatterErrorsTest {
         SplittableRandom random = new SplittableRandom(20261202L + truth.ordinal());
         int trials = Simulations.of(TRIALS);
         long claimed = IntStream.range(0, trials)
-                .filter(i -> claims(Judge.of(truth.drawn(random), Ask.againstControl(OptionalDouble.empty()))))
+                .filter(i -> claims(Judge.unlettered(truth.drawn(random), Ask.againstControl(OptionalDouble.empty()))))
                 .count();
         if (Boolean.getBoolean("elsom.print")) {
             System.out.printf("%s %.2f%n", truth, 100.0 * claimed / trials);
@@ -203,10 +203,10 @@ class UnlikeScatterErrorsTest {
         FIVE_OF_FIVE(0.1, Design.COMPLETELY_RANDOM, 5, 5),
         FOUR_OF_SIX(0.04, Design.COMPLETELY_RANDOM, 4, 6),
         TWO_OF_SIX(0.04, Design.COMPLETELY_RANDOM, 2, 6),
-        EIGHT_OF_SIX(0.04, Design.COMPLETELY_RANDOM, 8, 6),
-        FOUR_BLOCKS(0.1, Design.BLOCKS, 4, 4),
-        SIX_BLOCKS(0.04, Design.BLOCKS, 4, 6),
-        EIGHT_BLOCKS(0.04, Design.BLOCKS, 5, 8);
+        EIGHT_OF_SIX(0.045, Design.COMPLETELY_RANDOM, 8, 6),
+        FOUR_BLOCKS(0.14, Design.BLOCKS, 4, 4),
+        SIX_BLOCKS(0.075, Design.BLOCKS, 4, 6),
+        EIGHT_BLOCKS(0.05, Design.BLOCKS, 5, 8);
 
         private final double price;
         private final Design design;
@@ -250,7 +250,7 @@ class UnlikeScatterErrorsTest {
     private static double found(List<Observations> trials, Ask ask) {
         return trials.stream()
                         .filter(one -> {
-                            List<Comparison> said = Judge.of(one, ask).comparisons();
+                            List<Comparison> said = Judge.unlettered(one, ask).comparisons();
                             return said.get(said.size() - 1).answer() == Answer.BETTER;
                         })
                         .count()

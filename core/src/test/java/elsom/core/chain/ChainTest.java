@@ -121,4 +121,19 @@ class ChainTest {
         assertThat(new Chain(List.of(stage(1, 10, 14, 0, FollowUp.AGAIN, Grade.SOUND))).pooled())
                 .isEmpty();
     }
+
+    /** Two trials say nothing of others like them, but what each of them tells is not lost. */
+    @Test
+    void twoTrialsThatEachTellAreNotSilentTogether() {
+        Pooled two = new Chain(List.of(
+                        stage(1, 10, 14, 0, FollowUp.AGAIN, Grade.SOUND),
+                        stage(2, 10, 14, 40, FollowUp.OTHER_LOT, Grade.SOUND)))
+                .pooled()
+                .get(0);
+        assertThat(two.answer(two.interval(two.repeats().get(0)))).isEqualTo(Answer.BETTER);
+        assertThat(two.answer()).isEqualTo(Answer.BETTER);
+        assertThat(two.holds()).isFalse();
+        assertThat(two.verdict().sentence()).contains("of these very trials +40 %");
+        assertThat(two.ofThese().orElseThrow().low()).isPositive();
+    }
 }

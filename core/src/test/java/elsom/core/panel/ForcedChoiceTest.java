@@ -60,4 +60,19 @@ class ForcedChoiceTest {
         assertThat(ForcedChoice.leastOf(Kind.PAIR, 5)).isEmpty();
         assertThatThrownBy(() -> new ForcedChoice(Kind.PAIR, 5, 6)).isInstanceOf(IllegalArgumentException.class);
     }
+
+    /** Whichever of the two it is that all like better: 2 · (1/2)¹⁰. */
+    @Test
+    void aPairIsTheSameFromEitherSide() {
+        ForcedChoice second = new ForcedChoice(ForcedChoice.Kind.PAIR, 10, 10);
+        ForcedChoice first = new ForcedChoice(ForcedChoice.Kind.PAIR, 10, 0);
+        assertThat(second.p()).isCloseTo(2 / 1024.0, within(1e-12));
+        assertThat(first.p()).isEqualTo(second.p());
+        assertThat(first.shown()).isTrue();
+        assertThat(first.otherWay()).isTrue();
+        assertThat(second.otherWay()).isFalse();
+        assertThat(first.discriminators()).isEqualTo(second.discriminators());
+        assertThat(new ForcedChoice(ForcedChoice.Kind.PAIR, 10, 5).p()).isEqualTo(1);
+        assertThat(new ForcedChoice(ForcedChoice.Kind.TRIANGLE, 10, 0).p()).isEqualTo(1);
+    }
 }

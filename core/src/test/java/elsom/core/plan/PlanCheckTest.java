@@ -36,7 +36,7 @@ class PlanCheckTest {
                         factor("Dip", FactorKind.HANDLING, "none", "seaweed"),
                         factor("Medium", FactorKind.MATERIAL, "leaf mould", "wood fibre"))
                 .asking(APlan.question("fresh-mass"))
-                .replicates(30)
+                .replicates(40)
                 .plan();
         assertThat(PlanCheck.of(plan)).isEmpty();
     }

@@ -81,4 +81,16 @@ class RandomEffectsTest {
         assertThatThrownBy(() -> RandomEffects.of(new double[] {1, 2}, new double[] {1, 0}))
                 .isInstanceOf(IllegalArgumentException.class);
     }
+
+    /** The common effect: 0.1908, error 0.048, and its normal interval (values of another environment). */
+    @Test
+    void theCommonEffectOfTheseTrials() {
+        RandomEffects.Common common = RandomEffects.of(new double[] {0.18, 0.21}, new double[] {0.0036, 0.0064})
+                .common();
+        assertThat(common.estimate()).isCloseTo(0.1908, within(1e-12));
+        assertThat(common.error()).isCloseTo(0.048, within(1e-12));
+        assertThat(common.interval95(1e9).low()).isCloseTo(0.0967217287, within(1e-7));
+        assertThat(common.interval95(1e9).high()).isCloseTo(0.2848782713, within(1e-7));
+        assertThat(common.interval95(6).high()).isCloseTo(0.1908 + 2.4469118511 * 0.048, within(1e-9));
+    }
 }

@@ -1,5 +1,6 @@
 package elsom.web.plan;
 
+import elsom.core.analysis.Answer;
 import elsom.core.plan.DetectableTable;
 import elsom.core.plan.Measure;
 import elsom.core.plan.PastScatter;
@@ -7,14 +8,20 @@ import elsom.core.plan.Plan;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Spans;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.results.Rehearsed;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.Json;
+import java.time.Duration;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
 /** The page on how many units, and what so many can tell. */
 final class SizePages {
+    /** The largest difference that is supposed, in times the control's mean. */
+    private static final double MOST_TRUTH = 5;
+
     private SizePages() {}
 
     /** The page on how many units. */
@@ -41,7 +48,13 @@ final class SizePages {
             List<SizeLine> lines,
             String chart,
             List<String> working,
-            String formula) {
+            String formula,
+            String truth,
+            String rehearsed,
+            String rulers) {
+        private static final int MOST_RUNS = 400;
+        private static final Duration LONGEST = Duration.ofMillis(600);
+
         static SizePreview of(Plan plan, Form form, List<TrialRecord> past, Problems problems) {
             Measure measure = chosen(plan, form);
             Optional<PastScatter> scatter =
@@ -71,6 +84,25 @@ final class SizePages {
             DetectableTable outlook =
                     DetectableTable.of(plan, measure, cv, mean > 0 ? OptionalDouble.of(mean) : OptionalDouble.empty());
             var working = DetectableTable.sizing(plan, cv).working(replicates);
+            double unit = outlook.drawn(1);
+            double usualTruth = outlook.drawn(
+                    outlook.matters().orElse(outlook.at(replicates).detectable()));
+            double truth = problems.amount(
+                    "truth",
+                    form.text("truth"),
+                    scored ? measure.endpoint().unit() : UnitOfMeasure.PERCENT,
+                    0,
+                    MOST_TRUTH * unit,
+                    Double.isFinite(usualTruth) ? usualTruth : cv * unit,
+                    "The difference to suppose, 0 to " + Decimals.upTo(MOST_TRUTH * unit, 0) + ". Accepted: 15.");
+            Optional<Rehearsed> rehearsed = replicates < 2
+                    ? Optional.empty()
+                    : Optional.of(Rehearsed.of(
+                            plan,
+                            measure,
+                            new Rehearsed.Supposed(replicates, cv, outlook.matters(), truth / unit),
+                            MOST_RUNS,
+                            LONGEST));
             return new SizePreview(
                     measure.endpoint().code().value(),
                     scored ? outlook.shown(cv) + " between units" : Decimals.upTo(cv * 100, 1) + " % between units",
@@ -84,7 +116,26 @@ final class SizePages {
                             .toList(),
                     Json.of(SizeChart.of(outlook, replicates)),
                     working.steps(),
-                    working.formula());
+                    working.formula(),
+                    form.text("truth").isEmpty() ? "" : Decimals.upTo(truth, 2),
+                    rehearsed.map(runs -> told(runs, outlook)).orElse(""),
+                    rehearsed
+                            .map(runs -> Json.of(RulersChart.of(runs, outlook)))
+                            .orElse(""));
+        }
+
+        /** What the runs said, as a sentence. */
+        private static String told(Rehearsed runs, DetectableTable outlook) {
+            String truth = runs.truth() == 0
+                    ? "Were there no true difference"
+                    : "Were one treatment truly better by " + outlook.shown(runs.truth());
+            return truth + ", of " + runs.runs() + " simulated runs of this plan " + percent(runs.better())
+                    + " would call it better, " + percent(runs.none()) + " no difference that matters, "
+                    + percent(runs.worse()) + " worse, and " + percent(runs.cantTell()) + " couldn't tell.";
+        }
+
+        private static String percent(double share) {
+            return Decimals.percent(share, 0) + " %";
         }
 
         /** The endpoint asked for, else that of the first comparison, else the last one measured. */
@@ -140,6 +191,40 @@ final class SizePages {
                     Spans.words(row.minutes() / 60.0));
         }
     }
+
+    /**
+     * Runs of the plan as rulers, in percent of the control or in points of a score.
+     *
+     * @param matters 0 when nobody said
+     */
+    public record RulersChart(List<Ruler> rulers, double truth, double matters, String unit) {
+        static RulersChart of(Rehearsed runs, DetectableTable outlook) {
+            return new RulersChart(
+                    runs.shown().stream()
+                            .map(run -> new Ruler(
+                                    outlook.drawn(run.seen()),
+                                    outlook.drawn(run.interval().low()),
+                                    outlook.drawn(run.interval().high()),
+                                    run.answer().name().toLowerCase(Locale.ROOT),
+                                    words(run.answer())))
+                            .toList(),
+                    outlook.drawn(runs.truth()),
+                    outlook.drawn(outlook.matters().orElse(0)),
+                    DetectableTable.scored(outlook.measure()) ? "points" : "%");
+        }
+
+        private static String words(Answer answer) {
+            return switch (answer) {
+                case BETTER -> "better";
+                case WORSE -> "worse";
+                case NO_DIFFERENCE -> "no difference";
+                default -> "can't tell";
+            };
+        }
+    }
+
+    /** One run. */
+    public record Ruler(double seen, double low, double high, String answer, String says) {}
 
     /** The curve of what can be seen. */
     public record SizeChart(List<SizePoint> points, int here, double matters, String unit, String mattersText) {

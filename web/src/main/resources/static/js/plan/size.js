@@ -34,15 +34,55 @@ export function drawSize(place, chart) {
   if (now) svg.append('text').attr('class', 'here').attr('x', x(here) + 10).attr('y', y(now.sees) - 8).text(`${here} of each: ${now.text}`);
 }
 
+const LINE = 16;
+const WORDS = 96;
+
+/** Simulated runs of the plan, a ruler each: what was seen, its interval, what it would have said. */
+export function drawRulers(place, chart) {
+  const d3 = globalThis.d3;
+  const { rulers, truth, matters, unit } = chart;
+  const high = EDGE.top + rulers.length * LINE + EDGE.bottom;
+  const said = d3.rollups(rulers, (runs) => runs.length, (run) => run.says).map(([says, n]) => `${n} ${says}`).join(', ');
+  const svg = drawing(place, WIDE, high, `${rulers.length} simulated runs: ${said}.`);
+  const ends = rulers.flatMap((run) => [run.low, run.high]).concat(0, truth, matters, -matters);
+  const x = d3.scaleLinear(d3.extent(ends), [10, WIDE - EDGE.right - WORDS]).nice();
+  const foot = high - EDGE.bottom;
+  const band = (from, to, name) => svg.append('rect').attr('class', name).attr('x', x(from)).attr('width', x(to) - x(from)).attr('y', EDGE.top - 8).attr('height', foot - EDGE.top + 8);
+  if (matters > 0) band(-matters, matters, 'within');
+  for (const [value, name] of [[0, 'nought'], [truth, 'truth']]) {
+    svg.append('line').attr('class', name).attr('x1', x(value)).attr('x2', x(value)).attr('y1', EDGE.top - 8).attr('y2', foot);
+  }
+  const row = svg.selectAll('.ruler').data(rulers).join('g').attr('class', (run) => `ruler ${run.answer}`)
+    .attr('transform', (run, i) => `translate(0,${EDGE.top + i * LINE + LINE / 2 - 6})`);
+  row.append('line').attr('x1', (run) => x(run.low)).attr('x2', (run) => x(run.high));
+  row.append('circle').attr('r', 3.5).attr('cx', (run) => x(run.seen));
+  row.append('text').attr('x', WIDE - EDGE.right - WORDS + 12).attr('dy', '.32em').text((run) => run.says);
+  svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${foot})`).call(d3.axisBottom(x).ticks(6).tickSize(4).tickFormat((v) => `${v > 0 ? '+' : ''}${d3.format('~g')(v)}`));
+  svg.append('text').attr('class', 'axis-name').attr('x', WIDE - EDGE.right).attr('y', high - 3).attr('text-anchor', 'end').text(`difference, ${unit}; dashed: the supposed truth`);
+}
+
 function draw(preview) {
   const place = preview.querySelector('[data-size]');
-  drawSize(place, JSON.parse(place.dataset.size));
+  const chart = JSON.parse(place.dataset.size);
+  drawSize(place, chart);
+  matter = chart.matters;
+  const rulers = preview.querySelector('[data-rulers]');
+  if (rulers) drawRulers(rulers, JSON.parse(rulers.dataset.rulers));
 }
+
+let matter = -1;
 
 const slider = document.getElementById('slider');
 const number = document.getElementById('replicates');
 const form = document.querySelector('form[data-preview]');
 slider.addEventListener('input', () => { number.value = slider.value; });
 number.addEventListener('input', () => { if (/^\d{1,2}$/.test(number.value)) slider.value = number.value; });
+for (const button of document.querySelectorAll('[data-suppose]')) {
+  button.addEventListener('click', () => {
+    const truth = document.getElementById('truth');
+    truth.value = button.dataset.suppose === '0' ? '0' : matter > 0 ? String(+(matter * Number(button.dataset.suppose)).toPrecision(4)) : '';
+    truth.dispatchEvent(new Event('input', { bubbles: true }));
+  });
+}
 previews(form, draw);
 draw(document.getElementById('preview'));
