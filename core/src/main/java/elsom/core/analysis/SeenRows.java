@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.ToIntFunction;
+import java.util.stream.IntStream;
 
 /** The seen units of some observations as columns of numbers. */
 final class SeenRows {
@@ -158,6 +159,13 @@ final class SeenRows {
             return freedom;
         }
 
+        /** A unit stands in few of them: its block and its treatment. */
+        private int[] columnsOf(int unit) {
+            return IntStream.range(0, columns.length)
+                    .filter(j -> columns[j][unit] != 0)
+                    .toArray();
+        }
+
         /** How the squares of one arm's residuals are expected to grow with another's variance. */
         double[][] shared() {
             double[][] leans = new double[columns.length][];
@@ -166,10 +174,11 @@ final class SeenRows {
             }
             double[][] shared = new double[rows.arms()][rows.arms()];
             for (int u = 0; u < rows.n(); u++) {
+                int[] own = columnsOf(u);
                 for (int v = 0; v < rows.n(); v++) {
                     double left = u == v ? 1 : 0;
-                    for (int j = 0; j < columns.length; j++) {
-                        left -= columns[j][u] == 0 ? 0 : columns[j][u] * leans[j][v];
+                    for (int j : own) {
+                        left -= columns[j][u] * leans[j][v];
                     }
                     shared[rows.seen.get(u).arm()][rows.seen.get(v).arm()] += left * left;
                 }

@@ -18,10 +18,8 @@ import org.hipparchus.linear.SingularValueDecomposition;
  * <p>How much is drawn and how far one scatter may ever count were set by simulation; {@code JudgeErrorsTest} keeps them.
  */
 final class WeighedModel implements Model {
-    /** One scatter for all never counts for more, however alike treatments look: of units placed freely, and in blocks. */
-    private static final double MOST_FREE = 0.75;
-
-    private static final double MOST_PLACED = 0.6;
+    /** One scatter for all never counts for more, however alike treatments look. */
+    private static final double MOST = 0.75;
 
     /** Units' worth of all treatments' scatter that a treatment's own is drawn towards: where units are placed freely. */
     private static final double DRAWN = 0.6;
@@ -69,7 +67,7 @@ final class WeighedModel implements Model {
         }
         this.variances = solved(present, shared, squares);
         boolean two = present.size() == 2;
-        this.alike = two ? 0 : Math.min(most(), alike(present, squares));
+        this.alike = two ? 0 : Math.min(MOST, alike(present, squares));
         // Where treatments clearly scatter by different amounts, none is drawn towards another.
         this.drawn = two || rows.all().design() != Design.COMPLETELY_RANDOM
                 ? 0
@@ -81,10 +79,6 @@ final class WeighedModel implements Model {
                 .then(fit -> fit.regression().df() < 1
                         ? Outcome.notEstimable(PooledModel.ONE_EACH)
                         : Outcome.found(new WeighedModel(rows, fit)));
-    }
-
-    private double most() {
-        return rows.all().design() == Design.COMPLETELY_RANDOM ? MOST_FREE : MOST_PLACED;
     }
 
     private double[][] ownOnly(List<Integer> present) {
@@ -217,7 +211,7 @@ final class WeighedModel implements Model {
     @Override
     public Spread spread(double[] combination) {
         double enough = enough(combination);
-        double weight = Math.min(alike, most() * enough);
+        double weight = Math.min(alike, MOST * enough);
         double error = Math.sqrt(variance(combination));
         double own = Math.sqrt(ownCovariance(combination, combination, drawn * enough));
         Spread.Part byOwn = new Spread.Part(1 - weight, own / error, ownFreedom(combination, drawn * enough));

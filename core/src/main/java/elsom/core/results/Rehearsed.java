@@ -42,7 +42,7 @@ public record Rehearsed(
     /** Runs that are drawn. */
     public static final int RULERS = 20;
 
-    private static final int BATCH = 20;
+    private static final int FEWEST = 5;
     private static final double MIDDLE = 0.5;
 
     /** What one run said of the treatment that truly differs; the interval in fractions as the truth is. */
@@ -65,7 +65,7 @@ public record Rehearsed(
      * Runs a plan.
      *
      * @param most runs at most
-     * @param longest ends sooner than at {@code most} where this much time has gone by, yet never before {@link #RULERS}
+     * @param longest ends sooner than at {@code most} where this much time has gone by, yet never before five
      */
     public static Rehearsed of(Plan plan, Measure measure, Supposed supposed, int most, Duration longest) {
         Draw draw = new Draw(plan, measure, supposed);
@@ -73,14 +73,13 @@ public record Rehearsed(
         Map<Answer, Integer> answers = new EnumMap<>(Answer.class);
         List<Run> shown = new ArrayList<>();
         int runs = 0;
-        while (runs < most && (runs < RULERS || System.nanoTime() < until)) {
-            for (int i = 0; i < BATCH; i++, runs++) {
-                Run run = draw.once();
-                answers.merge(run.answer(), 1, Integer::sum);
-                if (shown.size() < RULERS) {
-                    shown.add(run);
-                }
+        while (runs < most && (runs < FEWEST || System.nanoTime() < until)) {
+            Run run = draw.once();
+            answers.merge(run.answer(), 1, Integer::sum);
+            if (shown.size() < RULERS) {
+                shown.add(run);
             }
+            runs++;
         }
         return new Rehearsed(
                 runs,

@@ -31,7 +31,7 @@ class UnlikeScatterErrorsTest {
         EIGHT_AND_FOUR(0.06, Design.COMPLETELY_RANDOM, Shape.NORMAL, ints(8, 4), 1, 4),
         NOISY_CONTROL(0.06, Design.COMPLETELY_RANDOM, Shape.NORMAL, ints(6, 6, 6, 6), 3, 1, 1, 1),
         ONE_NOISY(0.07, Design.COMPLETELY_RANDOM, Shape.NORMAL, ints(5, 5, 5, 5), 1, 1, 1, 4),
-        BLOCKS_NOISY_CONTROL(0.06, Design.BLOCKS, Shape.NORMAL, ints(6, 6, 6, 6), 3, 1, 1, 1),
+        BLOCKS_NOISY_CONTROL(0.07, Design.BLOCKS, Shape.NORMAL, ints(6, 6, 6, 6), 3, 1, 1, 1),
         BLOCKS_NOISY_TREATED(0.06, Design.BLOCKS, Shape.NORMAL, ints(6, 6, 6, 6), 1, 1, 1, 4),
         BLOCKS_WITH_GAPS(0.06, Design.BLOCKS, Shape.NORMAL, ints(6, 6, 6, 6), 1, 1, 1, 1),
         FOUR_BLOCKS_NOISY_CONTROL(0.07, Design.BLOCKS, Shape.NORMAL, ints(4, 4, 4, 4), 3, 1, 1, 1),
@@ -204,9 +204,9 @@ class UnlikeScatterErrorsTest {
         FOUR_OF_SIX(0.04, Design.COMPLETELY_RANDOM, 4, 6),
         TWO_OF_SIX(0.04, Design.COMPLETELY_RANDOM, 2, 6),
         EIGHT_OF_SIX(0.045, Design.COMPLETELY_RANDOM, 8, 6),
-        FOUR_BLOCKS(0.14, Design.BLOCKS, 4, 4),
-        SIX_BLOCKS(0.075, Design.BLOCKS, 4, 6),
-        EIGHT_BLOCKS(0.05, Design.BLOCKS, 5, 8);
+        FOUR_BLOCKS(0.12, Design.BLOCKS, 4, 4),
+        SIX_BLOCKS(0.06, Design.BLOCKS, 4, 6),
+        EIGHT_BLOCKS(0.04, Design.BLOCKS, 5, 8);
 
         private final double price;
         private final Design design;
