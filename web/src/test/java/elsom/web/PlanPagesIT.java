@@ -122,6 +122,24 @@ class PlanPagesIT {
     }
 
     @Test
+    void aPlanIsRunBeforeItIsRunUnderWhatIsSupposed() throws Exception {
+        Map<String, String> size = new HashMap<>(Map.of("replicates", "4", "cv", "15"));
+        assertThat(post("/plan/size/preview", size).body()).contains("simulated runs of this plan", "data-rulers");
+        size.put("truth", "0");
+        assertThat(post("/plan/size/preview", size).body())
+                .contains("Were there no true difference", "would claim one");
+        size.put("truth", "500");
+        assertThat(post("/plan/size/preview", size).body()).contains("truly apart by 500 %", "100 % would tell");
+        size.put("truth", "a lot");
+        assertThat(post("/plan/size/preview", size).body())
+                .contains("simulated runs of this plan", "Not reckoned with", "The difference to suppose, 0 to 500");
+        size.put("replicates", "1");
+        assertThat(post("/plan/size/preview", size).body())
+                .contains("One unit of each tells nothing")
+                .doesNotContain("simulated runs");
+    }
+
+    @Test
     void aUnitIsMovedAndTheBalanceAnswered() throws Exception {
         TrialRecord before = trials.snapshot(trial);
         ExperimentalUnit unit = before.units().get(0);

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 
 /** The page on how many units, and what so many can tell. */
 final class SizePages {
@@ -51,7 +52,8 @@ final class SizePages {
             String formula,
             String truth,
             String rehearsed,
-            String rulers) {
+            String rulers,
+            List<String> refused) {
         private static final int MOST_RUNS = 400;
         private static final Duration LONGEST = Duration.ofMillis(600);
 
@@ -121,17 +123,25 @@ final class SizePages {
                     rehearsed.map(runs -> told(runs, outlook)).orElse(""),
                     rehearsed
                             .map(runs -> Json.of(RulersChart.of(runs, outlook)))
-                            .orElse(""));
+                            .orElse(""),
+                    Stream.of("cv", "mean", "truth")
+                            .map(problems::of)
+                            .filter(problem -> !problem.isEmpty())
+                            .toList());
         }
 
         /** What the runs said, as a sentence. */
         private static String told(Rehearsed runs, DetectableTable outlook) {
-            String truth = runs.truth() == 0
-                    ? "Were there no true difference"
-                    : "Were one treatment truly better by " + outlook.shown(runs.truth());
-            return truth + ", of " + runs.runs() + " simulated runs of this plan " + percent(runs.better())
-                    + " would call it better, " + percent(runs.none()) + " no difference that matters, "
-                    + percent(runs.worse()) + " worse, and " + percent(runs.cantTell()) + " couldn't tell.";
+            String of = ", of " + runs.runs() + " simulated runs of this plan ";
+            String rest = percent(runs.none()) + " would say that there is none that matters, and "
+                    + percent(runs.cantTell()) + " couldn't tell.";
+            return runs.truth() == 0
+                    ? "Were there no true difference" + of + percent(runs.better() + runs.worse())
+                            + " would claim one, " + rest
+                    : "Were one treatment truly apart by " + outlook.shown(runs.truth()) + of + percent(runs.better())
+                            + " would tell the difference, " + percent(runs.worse())
+                            + " would tell it the wrong way round, "
+                            + rest;
         }
 
         private static String percent(double share) {
@@ -206,17 +216,17 @@ final class SizePages {
                                     outlook.drawn(run.interval().low()),
                                     outlook.drawn(run.interval().high()),
                                     run.answer().name().toLowerCase(Locale.ROOT),
-                                    words(run.answer())))
+                                    words(run.answer(), runs.truth())))
                             .toList(),
                     outlook.drawn(runs.truth()),
                     outlook.drawn(outlook.matters().orElse(0)),
                     DetectableTable.scored(outlook.measure()) ? "points" : "%");
         }
 
-        private static String words(Answer answer) {
+        private static String words(Answer answer, double truth) {
             return switch (answer) {
-                case BETTER -> "better";
-                case WORSE -> "worse";
+                case BETTER -> truth == 0 ? "a claim" : "told";
+                case WORSE -> truth == 0 ? "a claim" : "wrong way round";
                 case NO_DIFFERENCE -> "no difference";
                 default -> "can't tell";
             };

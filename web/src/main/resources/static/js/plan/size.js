@@ -3,7 +3,12 @@
 import { previews } from './preview.js';
 import { drawing } from '../kit/chart.js';
 
-const WIDE = 640;
+const WIDEST = 640;
+const NARROWEST = 330;
+
+/** As wide as there is room, so that words on a phone keep their size. */
+const room = (place) => Math.max(NARROWEST, Math.min(WIDEST, place.clientWidth || WIDEST));
+
 const HIGH = 200;
 const EDGE = { top: 16, right: 18, bottom: 34, left: 66 };
 
@@ -13,20 +18,21 @@ export function drawSize(place, chart) {
   const { points, here, matters, unit, mattersText } = chart;
   const now = points.find((p) => p.n === here);
   const says = now ? `${here} of each can see ${now.text}` : 'one of each can see nothing';
-  const svg = drawing(place, WIDE, HIGH, `Difference that can be seen, against units of each: ${says}.`);
+  const across = room(place);
+  const svg = drawing(place, across, HIGH, `Difference that can be seen, against units of each: ${says}.`);
   const seen = points.map((p) => p.sees).concat(matters > 0 ? matters : []);
   const wide = Math.max(...seen) > 12 * Math.min(...seen); // so that the few that see little leave the rest readable
-  const x = d3.scaleLinear([1, Math.max(20, here)], [EDGE.left, WIDE - EDGE.right]);
+  const x = d3.scaleLinear([1, Math.max(20, here)], [EDGE.left, across - EDGE.right]);
   const y = (wide ? d3.scaleLog : d3.scaleLinear)([wide ? Math.min(...seen) / 1.2 : 0, Math.max(...seen)], [HIGH - EDGE.bottom, EDGE.top]);
-  svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${HIGH - EDGE.bottom})`).call(d3.axisBottom(x).ticks(10).tickSize(4));
+  svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${HIGH - EDGE.bottom})`).call(d3.axisBottom(x).ticks(across / 60).tickSize(4));
   const left = svg.append('g').attr('class', 'axis').attr('transform', `translate(${EDGE.left},0)`)
-    .call(d3.axisLeft(y).ticks(4, '~g').tickFormat((v) => (wide && !/^[125]/.test(v) ? '' : `${v} ${unit}`)).tickSize(-(WIDE - EDGE.left - EDGE.right)));
+    .call(d3.axisLeft(y).ticks(4, '~g').tickFormat((v) => (wide && !/^[125]/.test(v) ? '' : `${v} ${unit}`)).tickSize(-(across - EDGE.left - EDGE.right)));
   left.select('.domain').remove();
-  svg.append('text').attr('class', 'axis-name').attr('x', WIDE - EDGE.right).attr('y', HIGH - 3).attr('text-anchor', 'end').text('units of each treatment');
+  svg.append('text').attr('class', 'axis-name').attr('x', across - EDGE.right).attr('y', HIGH - 3).attr('text-anchor', 'end').text('units of each treatment');
   if (matters > 0) {
-    svg.append('line').attr('class', 'matters').attr('x1', EDGE.left).attr('x2', WIDE - EDGE.right).attr('y1', y(matters)).attr('y2', y(matters));
+    svg.append('line').attr('class', 'matters').attr('x1', EDGE.left).attr('x2', across - EDGE.right).attr('y1', y(matters)).attr('y2', y(matters));
     const under = matters < points.at(-1).sees; // where the curve leaves room for words
-    svg.append('text').attr('class', 'matters').attr('x', under ? EDGE.left + 6 : WIDE - EDGE.right).attr('y', y(matters) - 5).attr('text-anchor', under ? 'start' : 'end').text(`${mattersText} would matter`);
+    svg.append('text').attr('class', 'matters').attr('x', under ? EDGE.left + 6 : across - EDGE.right).attr('y', y(matters) - 5).attr('text-anchor', under ? 'start' : 'end').text(`${mattersText} would matter`);
   }
   svg.append('path').attr('class', 'curve').attr('d', d3.line((p) => x(p.n), (p) => y(p.sees))(points));
   svg.selectAll('.dot').data(points).join('circle').attr('class', (p) => (p.n === here ? 'dot here' : 'dot'))
@@ -43,9 +49,10 @@ export function drawRulers(place, chart) {
   const { rulers, truth, matters, unit } = chart;
   const high = EDGE.top + rulers.length * LINE + EDGE.bottom;
   const said = d3.rollups(rulers, (runs) => runs.length, (run) => run.says).map(([says, n]) => `${n} ${says}`).join(', ');
-  const svg = drawing(place, WIDE, high, `${rulers.length} simulated runs: ${said}.`);
+  const across = room(place);
+  const svg = drawing(place, across, high, `${rulers.length} simulated runs: ${said}.`);
   const ends = rulers.flatMap((run) => [run.low, run.high]).concat(0, truth, matters, -matters);
-  const x = d3.scaleLinear(d3.extent(ends), [10, WIDE - EDGE.right - WORDS]).nice();
+  const x = d3.scaleLinear(d3.extent(ends), [10, across - EDGE.right - WORDS]).nice();
   const foot = high - EDGE.bottom;
   const band = (from, to, name) => svg.append('rect').attr('class', name).attr('x', x(from)).attr('width', x(to) - x(from)).attr('y', EDGE.top - 8).attr('height', foot - EDGE.top + 8);
   if (matters > 0) band(-matters, matters, 'within');
@@ -56,9 +63,9 @@ export function drawRulers(place, chart) {
     .attr('transform', (run, i) => `translate(0,${EDGE.top + i * LINE + LINE / 2 - 6})`);
   row.append('line').attr('x1', (run) => x(run.low)).attr('x2', (run) => x(run.high));
   row.append('circle').attr('r', 3.5).attr('cx', (run) => x(run.seen));
-  row.append('text').attr('x', WIDE - EDGE.right - WORDS + 12).attr('dy', '.32em').text((run) => run.says);
-  svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${foot})`).call(d3.axisBottom(x).ticks(6).tickSize(4).tickFormat((v) => `${v > 0 ? '+' : ''}${d3.format('~g')(v)}`));
-  svg.append('text').attr('class', 'axis-name').attr('x', WIDE - EDGE.right).attr('y', high - 3).attr('text-anchor', 'end').text(`difference, ${unit}; dashed: the supposed truth`);
+  row.append('text').attr('x', across - EDGE.right - WORDS + 12).attr('dy', '.32em').text((run) => run.says);
+  svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${foot})`).call(d3.axisBottom(x).ticks(across / 100).tickSize(4).tickFormat((v) => `${v > 0 ? '+' : ''}${d3.format('~g')(v)}`));
+  svg.append('text').attr('class', 'axis-name').attr('x', across - EDGE.right).attr('y', high - 3).attr('text-anchor', 'end').text(`difference, ${unit}; dashed: the supposed truth`);
 }
 
 function draw(preview) {
