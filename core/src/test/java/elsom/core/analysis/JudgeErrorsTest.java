@@ -21,7 +21,7 @@ class JudgeErrorsTest {
             SplittableRandom random = new SplittableRandom(20260611L + kind.ordinal());
             Judgement[] judged = new Judgement[trials];
             for (int i = 0; i < trials; i++) {
-                judged[i] = Judge.of(kind.drawn(random, units, effect), kind.ask());
+                judged[i] = Judge.unlettered(kind.drawn(random, units, effect), kind.ask());
             }
             return new Errors(
                     any(judged, c -> c.answer() == Answer.BETTER),

@@ -51,7 +51,7 @@ class SurvivorsErrorsTest {
         SplittableRandom random = new SplittableRandom(20261130L + n);
         int trials = Simulations.of(TRIALS);
         long better = IntStream.range(0, trials)
-                .filter(i -> Judge.of(trial(random, n, n / 2), Ask.againstControl(OptionalDouble.empty()))
+                .filter(i -> Judge.unlettered(trial(random, n, n / 2), Ask.againstControl(OptionalDouble.empty()))
                                 .comparisons()
                                 .get(0)
                                 .answer()

@@ -22,7 +22,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** What a plan promises beside what the judge keeps. */
 class RehearsedTest {
-    private static final int RUNS = 4000;
+    private static final int RUNS = 1000;
     private static final Duration LONG = Duration.ofMinutes(5);
     private static final double CV = 0.15;
 

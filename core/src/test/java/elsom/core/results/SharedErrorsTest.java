@@ -35,7 +35,7 @@ class SharedErrorsTest {
 
     private static boolean told(Observations seen, double alpha) {
         Ask ask = Ask.againstControl(OptionalDouble.empty()).at(alpha);
-        return Judge.of(seen, ask).comparisons().stream()
+        return Judge.unlettered(seen, ask).comparisons().stream()
                 .anyMatch(c -> c.answer() == Answer.BETTER || c.answer() == Answer.WORSE);
     }
 

@@ -47,7 +47,7 @@ class ReportFilesIT {
         assertThat(text).startsWith("# How strong can digestate water be");
         assertThat(text)
                 .contains("6 treatments (0 mL/L, 5 mL/L")
-                .contains("| 20 mL/L | 0 mL/L | +15.70 g | +11.32 to +20.08 g | +34 % |")
+                .contains("| 20 mL/L | 0 mL/L | +15.70 g | +10.40 to +21.00 g | +34 % |")
                 .contains("## Was it fair?")
                 .contains("## Does it pay?")
                 .contains("| pays |")

@@ -98,7 +98,8 @@ class TodayIT {
         TodayPage page = at(morning);
         assertThat(page.week()).hasSize(7);
         assertThat(page.week().get(0).today()).isTrue();
-        assertThat(page.week().get(0).says()).contains("min");
+        // Other trials of the same store may have their steps on that day too.
+        assertThat(page.week().get(0).says()).containsPattern("about \\d[\\d. ]*(min|h)|\\d min");
         assertThat(page.prepare()).extracting(TodayPage.Care::what).anyMatch(what -> what.contains("tap water"));
         String water = "/trials/" + running + "/water";
         assertThat(late(water, page))
