@@ -167,11 +167,15 @@ final class Contrasts {
             return List.of();
         }
         Simultaneous pairs = Simultaneous.pairs(present.size());
+        int asMany = present.size() * (present.size() - 1) / 2;
         boolean[][] alike = new boolean[present.size()][present.size()];
         for (int i = 0; i < present.size(); i++) {
             for (int j = 0; j < i; j++) {
                 double[] combination = Model.difference(means.length, present.get(i), present.get(j));
-                alike[i][j] = pairs.p(model.distance(combination), model.spread(combination)) >= ask.alpha();
+                double exact = model.exact(new Pairing.Pair(present.get(i), present.get(j), -1), asMany)
+                        .orElse(0);
+                alike[i][j] =
+                        Math.max(exact, pairs.p(model.distance(combination), model.spread(combination))) >= ask.alpha();
                 alike[j][i] = alike[i][j];
             }
         }

@@ -87,7 +87,8 @@ public final class Judge {
         return treatments == 2
                 ? "Each of the two is judged by its own scatter."
                 : "Whether treatments scatter alike is weighed, not decided: one scatter for all counts for "
-                        + Decimals.percent(model.alike(), 0) + " %, each treatment's own for the rest.";
+                        + Decimals.percent(model.alike(), 0)
+                        + " %, less where one side has fewer units than the rest; each treatment's own for what is left.";
     }
 
     private static String scatterSentence(Design design) {

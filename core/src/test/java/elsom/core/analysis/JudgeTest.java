@@ -55,6 +55,18 @@ class JudgeTest {
         assertThat(judged.checked()).anyMatch(text -> text.contains("one scatter for all counts for 0 %"));
     }
 
+    /** 0 of 3 beside 3 of 3: Fisher's exact p is 2/20, so neither the answer nor the letters tell them apart. */
+    @Test
+    void threePlantsOfEachTellNothingApart() {
+        trays(arm(true, "a"), 1, 0, 0, 0);
+        trays(arm(false, "b"), 1, 1, 1, 1);
+        Judgement judged = judged(Design.COMPLETELY_RANDOM, EndpointKind.COUNT_OF, OptionalDouble.empty(), "dip");
+        assertThat(judged.comparisons().get(0).p().orElseThrow()).isCloseTo(0.1, within(1e-12));
+        assertThat(judged.comparisons().get(0).answer()).isEqualTo(Answer.CANT_TELL);
+        assertThat(judged.comparisons().get(0).interval().orElseThrow().low()).isZero();
+        assertThat(judged.letters()).containsExactly("a", "a");
+    }
+
     @Test
     void withoutAControlAllPairsAreThoseOfTukeyAndKramer() {
         double[] first = {11.4, 12.2, 11.2, 13.4};

@@ -50,7 +50,6 @@ final class SizePages {
             String chart,
             List<String> working,
             String formula,
-            String truth,
             String rehearsed,
             String rulers,
             List<String> refused) {
@@ -72,7 +71,7 @@ final class SizePages {
                     usual * 100,
                     "The scatter between units of one treatment in percent, 0.1 to 300. Accepted: 15.");
             double cv = typed / 100;
-            boolean own = !form.text("cv").isEmpty();
+            boolean own = !form.text("cv").isEmpty() && problems.of("cv").isEmpty();
             double mean = problems.amount(
                     "mean",
                     form.text("mean"),
@@ -119,7 +118,6 @@ final class SizePages {
                     Json.of(SizeChart.of(outlook, replicates)),
                     working.steps(),
                     working.formula(),
-                    form.text("truth").isEmpty() ? "" : Decimals.upTo(truth, 2),
                     rehearsed.map(runs -> told(runs, outlook)).orElse(""),
                     rehearsed
                             .map(runs -> Json.of(RulersChart.of(runs, outlook)))
