@@ -16,6 +16,7 @@ import elsom.core.section.Column;
 import elsom.core.section.Part;
 import elsom.core.section.Table;
 import elsom.core.section.Tone;
+import elsom.core.trial.Endpoint;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,7 +27,6 @@ import java.util.stream.IntStream;
 /** Tells a question's comparisons: differences with their intervals beside the margin. */
 final class ContrastsAccount {
     private static final double PERCENT = 100;
-    private static final double END_OF_SCORES = 10;
 
     private final TrialRecord record;
     private final JudgedQuestion question;
@@ -75,7 +75,7 @@ final class ContrastsAccount {
             checked.add("“With the dead as the worst” counts each unit that died with the worst there is ("
                     + (question.direction() == Direction.HIGHER
                             ? "nothing at all"
-                            : question.observations().kind() == EndpointKind.SCORE ? "ten" : "the worst that was read")
+                            : endOfScale().isPresent() ? "the end of its scale" : "the worst that was read")
                     + "); what is true of all that were set up lies between the two differences, scatter apart"
                     + " (Horowitz and Manski 2000).");
         }
@@ -129,17 +129,21 @@ final class ContrastsAccount {
                 judgement.comparisons());
     }
 
-    /** Where one way is better; a scale of scores ends at ten. */
+    /** Where one way is better. */
     private OptionalDouble deadAsWorst(Comparison c) {
         return question.direction() == Direction.EITHER
                 ? OptionalDouble.empty()
-                : DeadAsWorst.difference(
-                        question.observations(),
-                        c.treatment(),
-                        c.comparator(),
-                        question.observations().kind() == EndpointKind.SCORE
-                                ? OptionalDouble.of(END_OF_SCORES)
-                                : OptionalDouble.empty());
+                : DeadAsWorst.difference(question.observations(), c.treatment(), c.comparator(), endOfScale());
+    }
+
+    private OptionalDouble endOfScale() {
+        return question.observations().kind() == EndpointKind.SCORE
+                ? record.endpoints().stream()
+                        .filter(endpoint ->
+                                endpoint.code().value().equals(question.kind().code()))
+                        .mapToDouble(Endpoint::highest)
+                        .findFirst()
+                : OptionalDouble.empty();
     }
 
     private static Cell standing(Held held) {
