@@ -34,6 +34,7 @@ public final class Calc implements Callable<Integer> {
     private static final int CANT_READ = 2;
     static final Map<String, Family> FAMILIES = Stream.<Family>concat(
                     Stream.of(
+                            new AbsoluteEcFamily(),
                             new ContinuousDoseFamily(),
                             new DryDownFamily(),
                             new DunnettFamily(),

@@ -47,7 +47,7 @@ final class QuantalDoseFamily implements Family {
         return answer;
     }
 
-    private static QuantalLink link(String name) {
+    static QuantalLink link(String name) {
         return switch (name) {
             case "probit" -> QuantalLink.PROBIT;
             case "logit" -> QuantalLink.LOGIT;

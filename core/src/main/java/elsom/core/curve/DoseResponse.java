@@ -110,7 +110,7 @@ public record DoseResponse(List<Point> points) {
     }
 
     /** Why the data can't hold a curve of so many parameters. */
-    Outcome<DoseResponse> holdsCurve(int parameters) {
+    public Outcome<DoseResponse> holdsCurve(int parameters) {
         if (levels().size() < 4) {
             return Outcome.notEstimable(
                     "A curve needs at least 4 doses, the control among them; there are " + levels().size());

@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.hipparchus.exception.MathRuntimeException;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.DiagonalMatrix;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.SingularValueDecomposition;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
@@ -37,19 +38,43 @@ public final class LeastSquares {
      * @return the best fit; not estimable if no start converges or the parameters can't be told apart
      */
     public static Outcome<LeastSquaresFit> fit(Model model, double[] x, double[] y, List<double[]> starts) {
+        double[] alike = new double[x.length];
+        Arrays.fill(alike, 1);
+        return fit(model, new Points(x, y, alike), starts, new Left(0, x.length));
+    }
+
+    /** Points with what each counts. */
+    @SuppressWarnings("ArrayRecordComponent")
+    record Points(double[] x, double[] y, double[] weight) {}
+
+    /**
+     * What the points don't show, where they are means.
+     *
+     * @param squares weighed squares of the observations about them
+     * @param observations how many there are
+     */
+    record Left(double squares, int observations) {}
+
+    /** Fits a model to means: their own squares are added to what is left over. */
+    static Outcome<LeastSquaresFit> fit(Model model, Points points, List<double[]> starts, Left left) {
         Optional<LeastSquaresOptimizer.Optimum> best = starts.stream()
-                .flatMap(start -> optimum(model, x, y, start).stream())
-                .min(Comparator.comparingDouble(
-                        optimum -> optimum.getResiduals().dotProduct(optimum.getResiduals())));
-        return best.<Outcome<LeastSquaresFit>>map(optimum -> result(optimum, x.length))
+                .flatMap(start -> optimum(model, points, start).stream())
+                .min(Comparator.comparingDouble(LeastSquares::squares));
+        return best.<Outcome<LeastSquaresFit>>map(optimum -> result(optimum, left))
                 .orElseGet(() -> Outcome.notEstimable("The curve does not settle on these points"));
     }
 
+    private static double squares(LeastSquaresOptimizer.Optimum optimum) {
+        return optimum.getResiduals().dotProduct(optimum.getResiduals());
+    }
+
     private static Optional<LeastSquaresOptimizer.Optimum> optimum(
-            Model model, double[] x, double[] y, double[] start) {
+            Model model, Points points, double[] start) {
+        double[] x = points.x();
         LeastSquaresBuilder problem = new LeastSquaresBuilder()
                 .start(start)
-                .target(y)
+                .target(points.y())
+                .weight(new DiagonalMatrix(points.weight()))
                 .model(point -> evaluate(model, x, point.toArray()))
                 .checker(null)
                 .maxEvaluations(MOST_ITERATIONS)
@@ -77,7 +102,7 @@ public final class LeastSquares {
         return new Pair<>(new ArrayRealVector(values, false), new Array2DRowRealMatrix(jacobian, false));
     }
 
-    private static Outcome<LeastSquaresFit> result(LeastSquaresOptimizer.Optimum optimum, int observations) {
+    private static Outcome<LeastSquaresFit> result(LeastSquaresOptimizer.Optimum optimum, Left left) {
         RealMatrix jacobian = optimum.getJacobian();
         int parameters = jacobian.getColumnDimension();
         // Columns differ by many orders of magnitude (a mass, a rate); scaled first, the rank test means something.
@@ -100,8 +125,10 @@ public final class LeastSquares {
                 covariance[i][j] /= scale[i] * scale[j];
             }
         }
-        double rss = optimum.getResiduals().dotProduct(optimum.getResiduals());
-        return Outcome.found(
-                new LeastSquaresFit(optimum.getPoint().toArray(), covariance, rss, observations - parameters));
+        return Outcome.found(new LeastSquaresFit(
+                optimum.getPoint().toArray(),
+                covariance,
+                squares(optimum) + left.squares(),
+                left.observations() - parameters));
     }
 }

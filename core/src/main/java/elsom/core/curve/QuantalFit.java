@@ -95,9 +95,10 @@ public record QuantalFit(
         if (interior) {
             double control = controlShare(levels);
             double first = Math.max(0.01, Math.min(0.5, control));
-            return scoring(levels, link, start(treated, link, first))
-                    .map(p -> made(levels, levels, link, p))
-                    .orElseGet(QuantalFit::unsettled);
+            Optional<double[]> fitted = scoring(levels, link, start(treated, link, first));
+            if (fitted.isPresent() || plain.isEmpty()) {
+                return fitted.map(p -> made(levels, levels, link, p)).orElseGet(QuantalFit::unsettled);
+            }
         }
         return plain.map(p -> made(estimateBackground ? levels : treated, treated, link, p))
                 .orElseGet(QuantalFit::unsettled);

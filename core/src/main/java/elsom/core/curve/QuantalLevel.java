@@ -9,7 +9,7 @@ public record QuantalLevel(double dose, int n, int affected) {
         }
     }
 
-    double share() {
+    public double share() {
         return (double) affected / n;
     }
 

@@ -28,6 +28,9 @@ public record SalinityResponse(
         ProfileInterval slopeInterval,
         ProfileInterval halfYieldInterval,
         FTest againstMean) {
+    /** How many the curve has: threshold, slope, highest yield. */
+    public static final int PARAMETERS = 3;
+
     private static final double WIDEST = 20;
 
     /** The search for one set of points. */

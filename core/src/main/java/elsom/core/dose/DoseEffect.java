@@ -24,6 +24,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.DoubleStream;
 
 /**
  * What a series of doses did to one endpoint at one look.
@@ -35,6 +36,7 @@ import java.util.stream.Collectors;
 public record DoseEffect(
         List<DoseUnit> units, boolean harmIsUp, Outcome<DoseCurve> curve, Tested tested, double tolerated) {
     private static final int FEWEST = 4;
+    private static final double MISSES = 0.05;
     private static final double NOTHING = 0.1;
     private static final double ALL = 0.9;
 
@@ -75,21 +77,41 @@ public record DoseEffect(
      * @param given the treatments of the series with the dose of each; the control has 0
      * @param alpha chance of a false harm over all doses; 0.05 usually
      * @param tolerated the most harm that may hide behind a "none", in the endpoint's unit; a share for counts
+     * @param endOfScale where readings can rise to no further, as those of a score; empty where there is no such end
      */
-    public static DoseEffect of(Observations observations, List<Given> given, double alpha, double tolerated) {
-        List<DoseUnit> units = given.stream()
+    public static DoseEffect of(
+            Observations observations,
+            List<Given> given,
+            double alpha,
+            double tolerated,
+            OptionalDouble endOfScale) {
+        List<DoseUnit> units = units(observations, given);
+        return new DoseEffect(
+                units,
+                observations.better() == Observations.Better.LOWER,
+                curve(observations, given, endOfScale),
+                tested(observations, given, alpha),
+                tolerated);
+    }
+
+    private static List<DoseUnit> units(Observations observations, List<Given> given) {
+        return given.stream()
                 .flatMap(one -> observations.seen().stream()
                         .filter(unit -> unit.arm() == one.arm()
                                 && Double.isFinite(unit.value().inSums()))
                         .map(unit -> unit(unit, one.dose())))
                 .toList();
-        boolean harmIsUp = observations.better() == Observations.Better.LOWER;
-        return new DoseEffect(
-                units,
-                harmIsUp,
-                curve(observations.kind(), units, harmIsUp),
-                tested(observations, given, alpha),
-                tolerated);
+    }
+
+    /** The curve alone, with what {@link #of} takes. */
+    static Outcome<DoseCurve> curve(Observations observations, List<Given> given, OptionalDouble endOfScale) {
+        return unknown(observations, given)
+                .orElseGet(() -> curve(
+                        observations.kind(),
+                        units(observations, given),
+                        observations.better() == Observations.Better.LOWER,
+                        endOfScale))
+                .then(DoseEffect::throughMeans);
     }
 
     private static DoseUnit unit(Observed unit, double dose) {
@@ -101,25 +123,53 @@ public record DoseEffect(
                 unit.value() instanceof Value.CountOf count ? count.n() : 0);
     }
 
-    private static Outcome<DoseCurve> curve(EndpointKind kind, List<DoseUnit> units, boolean harmIsUp) {
+    private static Optional<Outcome<DoseCurve>> unknown(Observations observations, List<Given> given) {
+        boolean notYet = observations.seen().stream()
+                .anyMatch(unit -> unit.value() instanceof Value.NotYet
+                        && given.stream().anyMatch(one -> one.arm() == unit.arm()));
+        return notYet
+                ? Optional.of(Outcome.notEstimable("Some have not come yet, and a curve needs the times of all"))
+                : Optional.empty();
+    }
+
+    /** A curve that misses the means is no answer: what was seen is. */
+    private static Outcome<DoseCurve> throughMeans(DoseCurve curve) {
+        double p = curve.lackOfFitP().orElse(1);
+        return p < MISSES
+                ? Outcome.notEstimable("No curve goes through these means (lack of fit, p " + Decimals.p(p)
+                        + "): go by what was seen at each strength")
+                : Outcome.found(curve);
+    }
+
+    private static Outcome<DoseCurve> curve(
+            EndpointKind kind, List<DoseUnit> units, boolean harmIsUp, OptionalDouble endOfScale) {
         List<Level> levels = levels(units);
         if (levels.size() < FEWEST) {
             return Outcome.notEstimable("A curve needs " + FEWEST + " doses or more, the control among them; "
                     + levels.size() + (levels.size() == 1 ? " was read" : " were read"));
         }
         if (kind == EndpointKind.COUNT_OF) {
-            return CountedCurve.best(
+            return CountedCurves.of(
                     units.stream().map(unit -> counted(unit, harmIsUp)).toList(), harmIsUp);
         }
         Optional<String> allOrNothing = allOrNothing(levels, harmIsUp);
         if (allOrNothing.isPresent()) {
             return Outcome.notEstimable(allOrNothing.get());
         }
-        return MeasuredCurve.best(
+        return MeasuredCurves.of(
                 new DoseResponse(units.stream()
                         .map(unit -> new DoseResponse.Point(unit.dose(), unit.value()))
                         .toList()),
-                harmIsUp ? DoseResponse.Direction.INCREASE : DoseResponse.Direction.DECREASE);
+                course(harmIsUp, endOfScale));
+    }
+
+    private static MeasuredCurves.Course course(boolean harmIsUp, OptionalDouble endOfScale) {
+        if (!harmIsUp) {
+            return MeasuredCurves.Course.falls();
+        }
+        return endOfScale.isPresent()
+                ? MeasuredCurves.Course.risesTo(endOfScale.getAsDouble())
+                : MeasuredCurves.Course.rises();
     }
 
     private static QuantalLevel counted(DoseUnit unit, boolean harmIsUp) {
@@ -186,7 +236,7 @@ public record DoseEffect(
         if (control.isEmpty() || treated.isEmpty()) {
             return refused("There is no " + (control.isEmpty() ? "untreated control" : "dose above 0"));
         }
-        Judgement judged = Judge.of(
+        Judgement judged = Judge.unlettered(
                 observations,
                 new Ask(
                         treated.stream()
@@ -269,19 +319,31 @@ public record DoseEffect(
         return tested.unseen().isPresent() && tested.unseen().getAsDouble() <= tolerated;
     }
 
-    /**
-     * The dose with so much of the effect; empty where there is no curve, or its interval spans more than all the doses
-     * tested, so that nothing is told.
-     */
+    /** The dose with so much of the effect; empty where there is no curve, or nothing is told of it. */
     public Optional<DoseCurve.Effective> effective(double percent) {
-        List<Double> positive = units.stream()
-                .map(DoseUnit::dose)
-                .filter(dose -> dose > 0)
-                .sorted()
-                .toList();
-        return curve.asOptional().flatMap(found -> found.effective(percent)).filter(found -> {
-            double widest = positive.get(positive.size() - 1) / positive.get(0);
-            return found.interval95().high() <= widest * found.interval95().low();
-        });
+        return curve.asOptional()
+                .flatMap(found -> found.effective(percent))
+                .filter(found -> found.tells(lowest(), highest()));
+    }
+
+    /** What percentages of the effect are of, whether a curve was found or not. */
+    public DoseCurve.Meaning meaning() {
+        return curve.asOptional()
+                .map(DoseCurve::meaning)
+                .orElse(harmIsUp ? DoseCurve.Meaning.TO_THE_END : DoseCurve.Meaning.BELOW_CONTROL);
+    }
+
+    private DoubleStream positive() {
+        return units.stream().mapToDouble(DoseUnit::dose).filter(dose -> dose > 0);
+    }
+
+    /** The lowest dose above 0 that was read. */
+    public double lowest() {
+        return positive().min().orElse(Double.NaN);
+    }
+
+    /** The highest dose that was read. */
+    public double highest() {
+        return positive().max().orElse(Double.NaN);
     }
 }

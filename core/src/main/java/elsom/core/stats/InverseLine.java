@@ -23,27 +23,42 @@ public record InverseLine(
 
     /** Fieller's g: how uncertain the slope is; at 1 or more its sign is not certain. */
     public double g() {
-        return Z * Z * varianceOfSlope / (slope * slope);
+        return g(Z);
+    }
+
+    /** The same for another multiplier of standard errors. */
+    public double g(double multiplier) {
+        return multiplier * multiplier * varianceOfSlope / (slope * slope);
+    }
+
+    /** The standard error of the line at x. */
+    public double standardErrorAt(double x) {
+        return Math.sqrt(spread(x));
     }
 
     public Place at(double level) {
+        return at(level, Z);
+    }
+
+    /** The same with another multiplier of standard errors in both intervals. */
+    public Place at(double level, double multiplier) {
         double x = (level - intercept) / slope;
         double error = Math.sqrt(spread(x)) / Math.abs(slope);
-        return new Place(x, error, new Interval(x - Z * error, x + Z * error), fieller(x));
+        return new Place(x, error, new Interval(x - multiplier * error, x + multiplier * error), fieller(x, multiplier));
     }
 
     private double spread(double x) {
         return varianceOfIntercept + 2 * x * covariance + x * x * varianceOfSlope;
     }
 
-    private Optional<Interval> fieller(double x) {
-        double g = g();
+    private Optional<Interval> fieller(double x, double multiplier) {
+        double g = g(multiplier);
         if (!(g < 1)) {
             return Optional.empty();
         }
         double centre = x + g / (1 - g) * (x + covariance / varianceOfSlope);
         double inside = spread(x) - g * (varianceOfIntercept - covariance * covariance / varianceOfSlope);
-        double half = Z / (Math.abs(slope) * (1 - g)) * Math.sqrt(Math.max(0, inside));
+        double half = multiplier / (Math.abs(slope) * (1 - g)) * Math.sqrt(Math.max(0, inside));
         return Optional.of(new Interval(centre - half, centre + half));
     }
 }

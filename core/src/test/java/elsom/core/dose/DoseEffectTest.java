@@ -11,7 +11,9 @@ import elsom.core.analysis.Observations;
 import elsom.core.analysis.Observed;
 import elsom.core.analysis.Value;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 import org.junit.jupiter.api.Test;
@@ -57,7 +59,8 @@ class DoseEffectTest {
                         dose -> new Value.Measured(truth.applyAsDouble(dose) + sd * noise.nextGaussian())),
                 given(DOSES),
                 0.05,
-                TOLERATED);
+                TOLERATED,
+                OptionalDouble.empty());
     }
 
     private static double falling(double dose) {
@@ -68,7 +71,8 @@ class DoseEffectTest {
     void aFallHasItsCurveItsEffectiveDosesAndItsHarmlessDose() {
         DoseEffect effect = measured(DoseEffectTest::falling, 0.8, Observations.Better.HIGHER, new Random(5));
         DoseCurve curve = effect.curve().asOptional().orElseThrow();
-        assertThat(curve.model()).isEqualTo(DoseCurve.Model.LOG_LOGISTIC_3);
+        assertThat(curve.parts()).extracting(DoseCurve.Part::label).contains("log-logistic to 0");
+        assertThat(curve.parts().stream().mapToDouble(DoseCurve.Part::weight).sum()).isCloseTo(1, within(1e-9));
         DoseCurve.Effective half = effect.effective(50).orElseThrow();
         assertThat(half.dose()).isCloseTo(1.2, within(0.15));
         assertThat(half.interval95().low()).isLessThan(1.2);
@@ -81,14 +85,59 @@ class DoseEffectTest {
 
     @Test
     void injuryRisesWithTheDose() {
+        Random noise = new Random(2);
+        DoseEffect effect = DoseEffect.of(
+                seen(
+                        EndpointKind.SCORE,
+                        Observations.Better.LOWER,
+                        DOSES,
+                        dose -> new Value.Measured(
+                                (dose == 0 ? 1 : 1 + 6 / (1 + Math.pow(1.5 / dose, 2))) + 0.3 * noise.nextGaussian())),
+                given(DOSES),
+                0.05,
+                TOLERATED,
+                OptionalDouble.of(10));
+        assertThat(effect.harmIsUp()).isTrue();
+        assertThat(effect.meaning()).isEqualTo(DoseCurve.Meaning.TO_THE_END);
+        // Half way from 1 to the scale's end at 10 is 5.5, three quarters of the rise to 7.
+        assertThat(effect.effective(50).orElseThrow().dose()).isCloseTo(1.5 * Math.sqrt(3), within(0.3));
+        assertThat(effect.tested().loec()).isPresent();
+    }
+
+    /** A plateau at two thirds of the control's is no half of it, wherever the curve's own half way lies. */
+    @Test
+    void halfIsHalfOfTheControlAndNotReachedOnAPlateauAboveIt() {
         DoseEffect effect = measured(
-                dose -> dose == 0 ? 0 : 9 / (1 + Math.pow(1.5 / dose, 2)),
-                0.3,
+                dose -> 13 + 7 / (1 + Math.pow(dose / 0.8, 3)), 0.5, Observations.Better.HIGHER, new Random(8));
+        assertThat(effect.effective(10).orElseThrow().dose()).isCloseTo(0.8 * Math.pow(2.0 / 5, 1.0 / 3), within(0.1));
+        DoseCurve.Effective half = effect.effective(50).orElseThrow();
+        assertThat(half.dose()).isInfinite();
+        assertThat(half.outside()).isTrue();
+        assertThat(half.interval95().low()).isGreaterThan(2);
+    }
+
+    @Test
+    void whatRisesWithoutAnEndIsInPercentOfTheControl() {
+        DoseEffect effect = measured(
+                dose -> dose == 0 ? 4 : 4 + 6 / (1 + Math.pow(1.5 / dose, 2)),
+                0.2,
                 Observations.Better.LOWER,
                 new Random(2));
-        assertThat(effect.harmIsUp()).isTrue();
-        assertThat(effect.effective(50).orElseThrow().dose()).isCloseTo(1.5, within(0.3));
-        assertThat(effect.tested().loec()).isPresent();
+        assertThat(effect.meaning()).isEqualTo(DoseCurve.Meaning.ABOVE_CONTROL);
+        assertThat(effect.effective(50).orElseThrow().dose()).isCloseTo(1.5 / Math.sqrt(2), within(0.1));
+    }
+
+    @Test
+    void aCurveThatMissesTheMeansIsNoAnswer() {
+        double[] means = {20, 17, 20, 13, 15, 3};
+        DoseEffect effect = measured(
+                dose -> means[Arrays.binarySearch(DOSES, dose)],
+                0.4,
+                Observations.Better.HIGHER,
+                new Random(2));
+        assertThat(effect.curve().whyNot().orElseThrow()).startsWith("No curve goes through these means");
+        assertThat(effect.effective(50)).isEmpty();
+        assertThat(effect.tested().loec()).hasValue(0.25);
     }
 
     @Test
@@ -98,7 +147,8 @@ class DoseEffectTest {
                 0.6,
                 Observations.Better.HIGHER,
                 new Random(4));
-        assertThat(effect.curve().asOptional().orElseThrow().model()).isEqualTo(DoseCurve.Model.HORMESIS);
+        assertThat(effect.curve().asOptional().orElseThrow().parts().get(0).label())
+                .isEqualTo("a rise at low doses, then a fall");
     }
 
     @Test
@@ -114,7 +164,8 @@ class DoseEffectTest {
                 seen(EndpointKind.MEASURED, Observations.Better.HIGHER, few, dose -> new Value.Measured(20 - dose)),
                 given(few),
                 0.05,
-                TOLERATED);
+                TOLERATED,
+                OptionalDouble.empty());
         assertThat(short3.curve().whyNot().orElseThrow())
                 .contains("needs 4 doses or more")
                 .contains("3 were read");
@@ -130,7 +181,8 @@ class DoseEffectTest {
                         dose -> new Value.Measured(20 - dose)),
                 given(1, 2, 4),
                 0.05,
-                TOLERATED);
+                TOLERATED,
+                OptionalDouble.empty());
         assertThat(effect.tested().refused().orElseThrow()).isEqualTo("There is no untreated control");
         assertThat(WorkingRate.of(effect, 2).whyNot()).isPresent();
     }
@@ -148,9 +200,10 @@ class DoseEffectTest {
                 }),
                 given(DOSES),
                 0.05,
-                TOLERATED);
+                TOLERATED,
+                OptionalDouble.empty());
         DoseCurve curve = effect.curve().asOptional().orElseThrow();
-        assertThat(curve).isInstanceOf(CountedCurve.class);
+        assertThat(curve).isInstanceOf(CountedCurves.class);
         assertThat(effect.effective(50).orElseThrow().dose()).isCloseTo(1.2, within(0.12));
         assertThat(curve.at(0)).isBetween(0.9, 1.0);
         assertThat(curve.at(4)).isLessThan(0.1);
@@ -185,7 +238,8 @@ class DoseEffectTest {
                         dose -> new Value.Measured(20 + 9 * noise.nextGaussian())),
                 given(doses),
                 0.05,
-                TOLERATED);
+                TOLERATED,
+                OptionalDouble.empty());
         assertThat(effect.tested().noec()).hasValue(4);
         assertThat(effect.tested().unseen().orElseThrow()).isGreaterThan(TOLERATED);
         assertThat(effect.proven()).isFalse();

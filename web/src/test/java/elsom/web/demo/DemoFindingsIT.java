@@ -2,9 +2,9 @@ package elsom.web.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
-import static org.assertj.core.api.Assertions.withinPercentage;
 
 import elsom.core.curve.SalinityResponse;
+import elsom.core.dose.DoseCurve;
 import elsom.core.dose.DoseEffect;
 import elsom.core.figure.Figure;
 import elsom.core.figure.FigureKind;
@@ -29,6 +29,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
@@ -48,6 +49,7 @@ import tools.jackson.databind.node.ObjectNode;
 @TestPropertySource(properties = "elsom.demo=true")
 class DemoFindingsIT {
     private static final int MOST_TRIALS = 30;
+    private static final double SCORED = 10;
 
     @LocalServerPort
     private int port;
@@ -155,14 +157,16 @@ class DemoFindingsIT {
     }
 
     private static ObjectNode dosed(DoseEffect effect) {
-        ObjectNode input = JsonNodeFactory.instance.objectNode();
+        ObjectNode input = JsonNodeFactory.instance.objectNode().put("kind", "model_average");
+        input.putArray("models").add("LL.3").add("W1.3").add("W2.3").add("LL.4");
+        input.putArray("percents").add(10).add(20).add(50);
         ArrayNode doses = input.putArray("dose");
         ArrayNode responses = input.putArray("response");
         effect.units().forEach(unit -> {
             doses.add(unit.dose());
-            responses.add(unit.value());
+            responses.add(effect.harmIsUp() ? SCORED - unit.value() : unit.value());
         });
-        return input.put("direction", effect.harmIsUp() ? "increase" : "decrease");
+        return input;
     }
 
     /** The lowest dose that harms and the highest below it are those of the family that judges, on the same units. */
@@ -218,9 +222,9 @@ class DemoFindingsIT {
         assertThat(shown.noec()).hasValue(harmed.lowerKey(loec));
     }
 
-    /** Effective doses, at every look that has a curve. */
+    /** Pages weigh by scatter and take intervals from profiles; a plain average of curves must come to much the same. */
     @Test
-    void curvesAreThoseOfTheSums() throws Exception {
+    void effectiveDosesAgreeWithAPlainAverageOfCurves() throws Exception {
         Calc calc = new Calc();
         List<DoseEffect> effects = found().stream()
                 .flatMap(findings -> findings.sections(DoseResult.class).stream())
@@ -230,29 +234,23 @@ class DemoFindingsIT {
                 .filter(effect -> effect.curve().asOptional().isPresent())
                 .toList();
         assertThat(effects).hasSizeGreaterThan(2);
-        effects.forEach(effect -> calc.ask(
-                "dose_response_continuous",
-                dosed(effect)
-                        .put(
-                                "model",
-                                effect.curve()
-                                        .asOptional()
-                                        .orElseThrow()
-                                        .model()
-                                        .code())));
+        effects.forEach(effect -> calc.ask("absolute_ec", dosed(effect)));
         List<JsonNode> answers = calc.answers();
+        int compared = 0;
         for (int i = 0; i < effects.size(); i++) {
             for (JsonNode expected : answers.get(i).path("ec")) {
-                double percent = expected.path("p").doubleValue();
-                effects.get(i).effective(percent).ifPresent(shown -> {
-                    assertThat(shown.dose()).isCloseTo(expected.path("estimate").doubleValue(), withinPercentage(1e-4));
-                    assertThat(shown.interval95().low())
-                            .isCloseTo(expected.path("lower_log").doubleValue(), withinPercentage(1e-4));
-                    assertThat(shown.interval95().high())
-                            .isCloseTo(expected.path("upper_log").doubleValue(), withinPercentage(1e-4));
-                });
+                Optional<DoseCurve.Effective> shown =
+                        effects.get(i).effective(expected.path("percent").doubleValue());
+                if (shown.isPresent() && !shown.get().outside()) {
+                    compared++;
+                    assertThat(shown.get().dose())
+                            .isBetween(
+                                    expected.path("low").doubleValue(),
+                                    expected.path("high").doubleValue());
+                }
             }
         }
+        assertThat(compared).isGreaterThan(3);
     }
 
     @Test

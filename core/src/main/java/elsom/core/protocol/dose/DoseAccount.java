@@ -22,7 +22,6 @@ import java.util.OptionalDouble;
 
 /** Tells what a series of doses did: curve, harmless and harmful doses, and how they changed with time. */
 final class DoseAccount {
-    private static final double MISSES = 0.05;
     private static final String UNTOLD = "can't tell";
 
     private final TrialRecord record;
@@ -72,9 +71,9 @@ final class DoseAccount {
                                 .orElseGet(() -> at.rate().whyNot().orElse("") + ".")),
                 Fact.of("No harm shown up to", "NOEC", noec(at)),
                 Fact.of("Harm from", "LOEC", loec(at)),
-                Fact.of("A tenth of the effect", "EC10", effective(at, 10)),
-                Fact.of("A fifth", "EC20", effective(at, 20)),
-                Fact.of("Half", "EC50", effective(at, 50)));
+                Fact.of(at.effect().meaning().tenth(), "EC10", effective(at, 10)),
+                Fact.of(at.effect().meaning().fifth(), "EC20", effective(at, 20)),
+                Fact.of(at.effect().meaning().half(), "EC50", effective(at, 50)));
     }
 
     private Cell rate(DoseResult.AtLook at) {
@@ -105,7 +104,7 @@ final class DoseAccount {
             return Cell.none(at.effect().curve().asOptional().isPresent() ? "can't be told" : Cell.NONE);
         }
         return Cell.number(
-                DoseWording.shown(result, found.get()),
+                DoseWording.shown(result, at.effect(), found.get()),
                 found.filter(one -> !one.outside())
                         .map(one -> Amount.of(one.dose(), result.unit()).within(one.interval95())));
     }
@@ -151,22 +150,15 @@ final class DoseAccount {
     private static String how(DoseEffect effect) {
         String curve = effect.curve()
                 .asOptional()
-                .map(found ->
-                        "Curve: " + found.model().label() + " (" + found.model().source() + ")"
-                                + (found.lackOfFitP().isPresent()
-                                        ? fits(found.lackOfFitP().getAsDouble())
-                                        : "")
-                                + ".")
+                .map(found -> DoseWording.averaged(found) + " (" + found.source() + ")"
+                        + (found.lackOfFitP().isPresent()
+                                ? "; it goes through the means (lack of fit, p "
+                                        + Decimals.p(found.lackOfFitP().getAsDouble()) + ")"
+                                : "")
+                        + ". EC10 is the dose for 10 % " + found.meaning().of() + ".")
                 .orElseGet(() -> "No curve: " + effect.curve().whyNot().orElse("") + ".");
         return effect.tested().test().isEmpty()
                 ? curve
                 : curve + " NOEC and LOEC: " + effect.tested().test() + ", each dose beside the control.";
-    }
-
-    private static String fits(double p) {
-        return p < MISSES
-                ? "; it misses the means by more than chance (lack of fit, p " + Decimals.p(p)
-                        + "), so read its figures with care"
-                : "; it goes through the means (lack of fit, p " + Decimals.p(p) + ")";
     }
 }

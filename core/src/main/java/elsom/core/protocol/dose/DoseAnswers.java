@@ -12,6 +12,7 @@ import elsom.core.plan.FactorKind;
 import elsom.core.plan.Measure;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Question;
+import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.results.Analysis;
 import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
@@ -38,6 +39,7 @@ public final class DoseAnswers implements Analysis {
     private static final double ALPHA = 0.05;
     private static final double FIFTH = 0.2;
     private static final double QUARTER = 0.25;
+    private static final double HUNDRED = 100;
 
     private final BiFunction<Evidence, Measure, Optional<Scene.Expected>> expected;
 
@@ -140,7 +142,16 @@ public final class DoseAnswers implements Analysis {
 
     private static DoseEffect effect(Evidence evidence, Measure measure, Look look, List<DoseEffect.Given> given) {
         Observations seen = UnitValues.of(evidence, measure, look, Optional.empty());
-        return DoseEffect.of(seen, given, ALPHA, tolerated(evidence, measure, seen, given));
+        return DoseEffect.of(
+                seen, given, ALPHA, tolerated(evidence, measure, seen, given), endOfScale(evidence, measure, seen));
+    }
+
+    private static OptionalDouble endOfScale(Evidence evidence, Measure measure, Observations seen) {
+        Endpoint endpoint = evidence.record().endpoint(measure.endpoint().code());
+        boolean ends = seen.kind() == EndpointKind.SCORE
+                || endpoint.unit() == UnitOfMeasure.FRACTION && endpoint.highest() == 1
+                || endpoint.unit() == UnitOfMeasure.PERCENT && endpoint.highest() == HUNDRED;
+        return ends ? OptionalDouble.of(endpoint.highest()) : OptionalDouble.empty();
     }
 
     /**

@@ -47,7 +47,7 @@ record DoseChart(
     /** A unit. */
     record Point(String unit, int number, double dose, double value) {}
 
-    /** A dose with its interval. */
+    /** A dose with its interval, as far as it lies within what was tested. */
     record Mark(double dose, double low, double high) {}
 
     static DoseChart of(TrialRecord record, DoseResult result, DoseResult.Line line) {
@@ -120,8 +120,8 @@ record DoseChart(
                 .filter(found -> !found.outside())
                 .map(found -> new Mark(
                         rounded(found.dose()),
-                        rounded(found.interval95().low()),
-                        rounded(found.interval95().high())))
+                        rounded(Math.max(effect.lowest(), found.interval95().low())),
+                        rounded(Math.min(effect.highest(), found.interval95().high()))))
                 .orElse(null);
     }
 

@@ -1,5 +1,6 @@
 package elsom.core.protocol.dose;
 
+import elsom.core.dose.DoseCurve;
 import elsom.core.dose.DoseEffect;
 import elsom.core.dose.WorkingRate;
 import elsom.core.figure.FigureKind;
@@ -96,15 +97,20 @@ public record DoseResult(
         return (Decimals.threeDigits(dose) + " " + unit.symbol()).strip();
     }
 
+    /** Half the effect, where both ends of its interval are known. */
+    private static Optional<DoseCurve.Effective> half(Line line) {
+        return line.effect()
+                .effective(50)
+                .filter(found -> found.interval95().low() > 0
+                        && Double.isFinite(found.interval95().high()));
+    }
+
     /** The first two series compared by their EC50; empty where one has none. */
     public Optional<Sensitivity> sensitivity() {
         if (lines.size() < 2) {
             return Optional.empty();
         }
-        return lines.get(0)
-                .effect()
-                .effective(50)
-                .flatMap(one -> lines.get(1).effect().effective(50).map(other -> {
+        return half(lines.get(0)).flatMap(one -> half(lines.get(1)).map(other -> {
                     // Errors of logarithms add as squares: half widths of both intervals are on that scale.
                     double half = Math.hypot(
                             Math.log(one.interval95().high() / one.dose()),

@@ -7,6 +7,7 @@ import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Sentence;
 import elsom.core.results.Findings;
 import elsom.core.results.Verdict;
+import elsom.core.stats.Interval;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -126,19 +127,44 @@ public final class DoseWording {
         }
         List<String> said = new ArrayList<>();
         for (int percent : new int[] {10, 50}) {
-            line.effect().effective(percent).ifPresent(found -> said.add("EC" + percent + " " + shown(result, found)));
+            line.effect()
+                    .effective(percent)
+                    .ifPresent(found -> said.add("EC" + percent + " " + shown(result, line.effect(), found)));
         }
-        return (said.isEmpty() ? "The curve is too uncertain to tell how much does how much" : String.join(", ", said))
-                + ".";
+        return said.isEmpty()
+                ? "The curve is too uncertain to tell how much does how much."
+                : String.join(", ", said) + " (EC10 is 10 % " + curve.get().meaning().of() + ").";
+    }
+
+    /** The curves that were averaged, with their weights. */
+    static String averaged(DoseCurve curve) {
+        List<DoseCurve.Part> parts = curve.parts();
+        return parts.size() == 1
+                ? "Curve: " + parts.get(0).label()
+                : "Curves averaged: "
+                        + parts.stream()
+                                .map(part -> part.label() + " " + Decimals.percent(part.weight(), 0))
+                                .collect(Collectors.joining(", "));
     }
 
     /** "0.62 % (95 % interval 0.5 to 0.77)", or that it lies outside what was tested. */
-    public static String shown(DoseResult result, DoseCurve.Effective found) {
-        return found.outside()
-                ? "outside the strengths tested"
-                : result.dose(found.dose()) + " (95 % interval "
-                        + Decimals.threeDigits(found.interval95().low()) + " to "
-                        + Decimals.threeDigits(found.interval95().high()) + ")";
+    static String shown(DoseResult result, DoseEffect effect, DoseCurve.Effective found) {
+        Interval within = found.interval95();
+        if (found.outside()) {
+            boolean above = found.dose() > effect.highest();
+            String side = above
+                    ? "not reached by " + result.dose(effect.highest()) + ", the highest tested"
+                    : "below " + result.dose(effect.lowest()) + ", the lowest tested";
+            return above && within.low() > effect.lowest()
+                    ? side + " (95 %: " + Decimals.threeDigits(Math.min(within.low(), effect.highest())) + " or more)"
+                    : side;
+        }
+        String range = Double.isInfinite(within.high())
+                ? Decimals.threeDigits(within.low()) + " or more"
+                : within.low() == 0
+                        ? Decimals.threeDigits(within.high()) + " or less"
+                        : Decimals.threeDigits(within.low()) + " to " + Decimals.threeDigits(within.high());
+        return result.dose(found.dose()) + " (95 % interval " + range + ")";
     }
 
     /** What a trial that ended sooner would have allowed, where that was more. */

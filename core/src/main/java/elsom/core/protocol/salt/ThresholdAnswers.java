@@ -1,5 +1,8 @@
 package elsom.core.protocol.salt;
 
+import elsom.core.curve.CurveFit;
+import elsom.core.curve.DoseLevels;
+import elsom.core.curve.DoseResponse;
 import elsom.core.curve.SalinityResponse;
 import elsom.core.curve.XyData;
 import elsom.core.dose.DoseEffect;
@@ -7,6 +10,7 @@ import elsom.core.figure.FigureKind;
 import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
 import elsom.core.plan.Measure;
+import elsom.core.quantity.Decimals;
 import elsom.core.results.Analysis;
 import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
@@ -31,6 +35,7 @@ import java.util.stream.IntStream;
  */
 public final class ThresholdAnswers implements Analysis {
     private static final double ALPHA = 0.05;
+    private static final double MISSES = 0.05;
 
     private final EndpointCode yield;
     private final List<EndpointCode> measures;
@@ -83,14 +88,15 @@ public final class ThresholdAnswers implements Analysis {
             }
         }
         Outcome<SalinityResponse> fit = SalinityResponse.fit(
-                new XyData(
+                        new XyData(
                         points.stream()
                                 .mapToDouble(ThresholdResult.Point::salinity)
                                 .toArray(),
                         points.stream()
                                 .mapToDouble(ThresholdResult.Point::yield)
                                 .toArray()),
-                true);
+                        true)
+                .then(found -> throughMeans(found, points));
         return new ThresholdResult(
                 FigureKind.of(record.endpoint(yield)),
                 axis,
@@ -103,9 +109,23 @@ public final class ThresholdAnswers implements Analysis {
                                         .mapToObj(arm -> new DoseEffect.Given(arm, given(evidence, strengths, arm)))
                                         .toList(),
                                 ALPHA,
-                                0)
-                        .tested(),
+                                0,
+                                OptionalDouble.empty()),
                 strengths(record, points, fit));
+    }
+
+    /** A curve that misses the means of the strengths is no answer: what was seen is. */
+    private static Outcome<SalinityResponse> throughMeans(
+            SalinityResponse curve, List<ThresholdResult.Point> points) {
+        DoseLevels strengths = DoseLevels.of(new DoseResponse(points.stream()
+                .map(point -> new DoseResponse.Point(point.arm(), point.yield()))
+                .toList()));
+        OptionalDouble p = CurveFit.lackOfFitP(
+                strengths, curve.squares() - strengths.within(), SalinityResponse.PARAMETERS);
+        return p.orElse(1) < MISSES
+                ? Outcome.notEstimable("No level with a fall after it goes through these means (lack of fit, p "
+                        + Decimals.p(p.getAsDouble()) + "): go by what was seen at each strength")
+                : Outcome.found(curve);
     }
 
     private static double given(Evidence evidence, Factor strengths, int arm) {

@@ -9,15 +9,17 @@ import elsom.core.section.Section;
 import elsom.core.stats.Outcome;
 import elsom.core.trial.Look;
 import elsom.core.trial.TrialRecord;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * How yield goes with salinity: it holds up to a threshold, then falls.
  *
  * @param yield what was harvested
  * @param axis what salinity was measured by; the strength given where nothing was
- * @param fit not estimable with the reason in words
- * @param tested what the strengths that were given did, beside none
+ * @param fit not estimable with the reason in words, such as that it misses what was seen
+ * @param effect what the strengths that were given did, beside none
  * @param strengths as given, with what they came to
  */
 public record ThresholdResult(
@@ -26,12 +28,34 @@ public record ThresholdResult(
         Look look,
         List<Point> points,
         Outcome<SalinityResponse> fit,
-        DoseEffect.Tested tested,
+        DoseEffect effect,
         List<Strength> strengths)
         implements Section {
     @Override
     public Account account(TrialRecord record) {
         return new ThresholdAccount(record, this).account();
+    }
+
+    /** What single strengths did, beside none. */
+    public DoseEffect.Tested tested() {
+        return effect.tested();
+    }
+
+    /** Which strength yielded most. */
+    int highest() {
+        return IntStream.range(0, strengths.size())
+                .boxed()
+                .max(Comparator.comparingDouble(i -> strengths.get(i).yield()))
+                .orElseThrow();
+    }
+
+    /** Whether no curve goes through what was seen since it yielded most between the weakest and the strongest. */
+    boolean risesThenFalls() {
+        return fit.asOptional().isEmpty()
+                && strengths.size() > 2
+                && highest() > 0
+                && highest() < strengths.size() - 1
+                && tested().loec().isPresent();
     }
 
     /** A unit: the salinity it had, the mean over its looks, and its yield; {@code arm} is its treatment's index. */

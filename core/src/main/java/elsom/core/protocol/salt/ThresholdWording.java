@@ -15,12 +15,16 @@ import java.util.OptionalDouble;
 public final class ThresholdWording {
     private static final double CLEAR = 0.05;
     private static final double RISES = 1.15;
+    private static final double TENTH = 10;
 
     private ThresholdWording() {}
 
     static Verdict of(ThresholdResult result) {
         String what = result.yield().label() + " at " + result.look().name();
         Optional<SalinityResponse> fit = result.fit().asOptional();
+        if (fit.isEmpty() && result.risesThenFalls()) {
+            return seen(result, what);
+        }
         if (fit.isEmpty()) {
             return new Verdict(
                     Verdict.Firmness.CANT_TELL,
@@ -42,6 +46,19 @@ public final class ThresholdWording {
                         : what
                                 + " does not fall with salinity by more than chance, up to the highest that was reached.",
                 "It holds for this crop and this season: heat makes salt worse. What drains tells more than what is given.");
+    }
+
+    /** What was seen, where no threshold goes through it. */
+    private static Verdict seen(ThresholdResult result, String what) {
+        ThresholdResult.Strength most = result.strengths().get(result.highest());
+        return new Verdict(
+                result.tested().loec().isPresent() ? Verdict.Firmness.SETTLED : Verdict.Firmness.CANT_TELL,
+                what + " rises before it falls, so that it has no one threshold: it was highest, "
+                        + result.yield().show(most.yield()) + ", at " + most.name() + " ("
+                        + result.axis().show(most.salinity()) + "), beside "
+                        + result.yield().show(result.strengths().get(0).yield()) + " without.",
+                "What salts feed and what they cost are mixed here. It holds for this crop and this season: heat makes"
+                        + " salt worse. What drains tells more than what is given.");
     }
 
     static List<String> details(ThresholdResult result, Factor strengths) {
@@ -70,6 +87,13 @@ public final class ThresholdWording {
                                         ? "The strongest given without a loss is " + amount(noec, unit)
                                         : "Even the weakest given shows a loss")
                                 + "; a loss shows from " + amount(loec, unit) + " on.");
+        result.effect().effective(TENTH).filter(found -> !found.outside()).ifPresent(found -> details.add("A tenth less than"
+                + " without is reached at " + amount(OptionalDouble.of(found.dose()), unit) + " given (95 % interval "
+                + Decimals.threeDigits(found.interval95().low())
+                + (Double.isFinite(found.interval95().high())
+                        ? " to " + Decimals.threeDigits(found.interval95().high())
+                        : " or more")
+                + "; curves averaged)."));
         if (result.tested().died().isPresent()) {
             details.add(
                     "From " + amount(result.tested().died(), unit)
@@ -91,7 +115,7 @@ public final class ThresholdWording {
     }
 
     private static String amount(OptionalDouble dose, String unit) {
-        return (Decimals.upTo(dose.orElse(0), 4) + " " + unit).strip();
+        return (Decimals.threeDigits(dose.orElse(0)) + " " + unit).strip();
     }
 
     /** "2.9 mS/cm (95 % interval 2.6 to 3.1)"; an end that lies beyond what was tested in words. */

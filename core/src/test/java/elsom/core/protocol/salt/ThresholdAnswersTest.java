@@ -94,7 +94,10 @@ class ThresholdAnswersTest {
     @Test
     void aRiseBeforeTheFallIsSaid() {
         Findings findings = found(salinity -> holdsThenFalls(salinity) * Math.min(1, 0.6 + 0.2 * salinity), true);
-        assertThat(findings.answers().get(0).details()).anyMatch(said -> said.startsWith("Yield rose at first"));
+        assertThat(findings.answers().get(0).verdict().sentence())
+                .startsWith("Yield at harvest rises before it falls, so that it has no one threshold: it was highest, ")
+                .doesNotContain("holds up to");
+        assertThat(result(findings).fit().whyNot().orElseThrow()).contains("lack of fit, p ");
     }
 
     @Test
