@@ -18,7 +18,7 @@ import org.hipparchus.optim.univariate.UnivariateObjectiveFunction;
  * Curves that never come to the effect are left out where one is held, and in where none is.
  */
 public final class CurveProfile {
-    private static final double[] SLOPES = {0.4, 0.8, 1.5, 3, 6, 12};
+    private static final double[] SLOPES = {0.1, 0.2, 0.4, 0.8, 1.5, 3, 6, 12};
     private static final double[] PLACES = {-3, -1, 1, 3};
     private static final double NEAR = 1e-6;
     private static final int MOST = 1000;
@@ -27,6 +27,7 @@ public final class CurveProfile {
 
     private final CurveFit fit;
     private final double kept;
+    private final double mostLeft;
     private final OptionalDouble estimate;
     private final LeastSquares.Points points;
 
@@ -36,10 +37,20 @@ public final class CurveProfile {
      * @param kept what the response is times that without a dose; 0.9 for EC10 of what falls
      */
     public CurveProfile(CurveFit fit, double kept) {
+        this(fit, kept, Math.min(1, kept));
+    }
+
+    private CurveProfile(CurveFit fit, double kept, double mostLeft) {
         this.fit = fit;
         this.kept = kept;
+        this.mostLeft = mostLeft;
         this.estimate = fit.logDose(kept);
         this.points = CurveFit.points(fit.levels());
+    }
+
+    /** The same for curves that may end below nothing, as the mathematics of a fit allows and no bench does. */
+    static CurveProfile unbounded(CurveFit fit, double kept) {
+        return new CurveProfile(fit, kept, 1);
     }
 
     /** The logarithm of the dose; empty where the curve never comes to the effect. */
@@ -61,7 +72,7 @@ public final class CurveProfile {
 
     /** Least squares of the curves that have the effect at this dose. */
     public double squares(double logDose) {
-        Held held = new Held(fit.model(), kept, logDose, points);
+        Held held = new Held(fit.model(), kept, mostLeft, logDose, points);
         double best = Double.POSITIVE_INFINITY;
         double[] start = {};
         for (double slope : SLOPES) {
@@ -112,7 +123,8 @@ public final class CurveProfile {
      * Curves by what is free with the dose held: the logarithm of the slope, and the end or the place of a rise. The top, in
      * which they are linear, is always at its best.
      */
-    private record Held(CurveModel model, double kept, double logDose, LeastSquares.Points points) {
+    private record Held(
+            CurveModel model, double kept, double mostLeft, double logDose, LeastSquares.Points points) {
         int free() {
             return model.parameters() - 2;
         }
@@ -129,8 +141,8 @@ public final class CurveProfile {
                 double share = model.shape().share(model.u(Math.exp(logDose), b, z[1]));
                 return new double[] {b, 1, z[1], (kept / share - 1) / Math.exp(logDose)};
             }
-            // The end lies between nothing and the effect; beyond it where the response rises.
-            double share = model.lowerHeld() ? kept : Math.min(1, kept) / (1 + Math.exp(-z[1]));
+            // Of the way to a curve's end no more may be left than keeps that end from lying below nothing.
+            double share = model.lowerHeld() ? kept : mostLeft / (1 + Math.exp(-z[1]));
             double logE = logDose - Math.log(model.shape().reached(share)) / b;
             return model.lowerHeld()
                     ? new double[] {b, 1, logE}

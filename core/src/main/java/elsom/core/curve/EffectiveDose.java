@@ -40,7 +40,7 @@ public record EffectiveDose(
         double error = fit.standardErrorOfLogDose(kept);
         double t = TDistribution.of(fit.fit().degreesOfFreedom()).inverseSurvivalProbability(END);
         double dose = Math.exp(log.getAsDouble());
-        CurveProfile profile = new CurveProfile(fit, kept);
+        CurveProfile profile = CurveProfile.unbounded(fit, kept);
         double lowest = Math.log(fit.levels().lowestDose()) - FAR;
         double highest = Math.log(fit.levels().highestDose()) + FAR;
         return new EffectiveDose(
