@@ -38,7 +38,9 @@ class ReferenceTest {
             Map.entry("21_times_not_yet", new TimesFamily()),
             Map.entry("22_worst_rank", new WorstRankFamily()),
             Map.entry("24_absolute_ec", new AbsoluteEcFamily()),
-            Map.entry("26_group_sequential", new GroupSequentialFamily()));
+            Map.entry("25_pooled_ratios", new PooledRatiosFamily()),
+            Map.entry("26_group_sequential", new GroupSequentialFamily()),
+            Map.entry("27_power_answers", new PowerAnswersFamily()));
 
     static Stream<Arguments> cases() {
         return FILES.entrySet().stream()

@@ -119,6 +119,10 @@ final class Contrasts {
         return weighed ? Method.DUNNETT_UNEQUAL : Method.DUNNETT;
     }
 
+    private double unitsOf(Pairing.Pair pair) {
+        return (all.seen(pair.treatment()) + all.seen(pair.comparator())) / 2.0;
+    }
+
     private Comparison compared(Pairing.Pair pair, int possible, Simultaneous together, OptionalDouble rankP) {
         double[] combination = combination(pair);
         double difference = model.value(combination);
@@ -145,7 +149,12 @@ final class Contrasts {
                 margin,
                 answer,
                 byMeans == Answer.CANT_TELL
-                        ? Margins.unitsToTell(model.scatter(), Margins.distance(all, ask, difference, margin), critical)
+                        ? Margins.unitsToTell(
+                                ask,
+                                all,
+                                difference,
+                                margin,
+                                new Margins.Now(model.scatter(), unitsOf(pair), spread.df(), critical))
                         : OptionalInt.empty());
     }
 

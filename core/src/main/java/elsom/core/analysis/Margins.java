@@ -1,12 +1,13 @@
 package elsom.core.analysis;
 
+import elsom.core.stats.AnswerChances;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import org.apache.commons.statistics.distribution.TDistribution;
 
 /** What matters, in the endpoint's unit and as a share, and how many units would show it. */
 final class Margins {
-    /** The normal quantile of 80 % power. */
-    private static final double POWER = 0.8416212335729143;
+    private static final double POWER = 0.8;
 
     private static final int MOST_UNITS = 500;
 
@@ -22,28 +23,48 @@ final class Margins {
     }
 
     /**
-     * How far what was seen is from where nothing could be told: from no difference or from the margin, whichever is the
-     * further; from the margin alone where it is asked whether it is as good.
+     * Fewest units of each at which trials like this one tell in four of five, whichever answer it is, if the difference is
+     * as seen.
+     *
+     * @param now the trial as it is; with more units its reach shrinks as Student's t does
      */
-    static double distance(Observations all, Ask ask, double difference, OptionalDouble margin) {
-        if (ask.asGood() && margin.isPresent()) {
-            boolean higher = all.better() == Observations.Better.HIGHER;
-            return Math.abs((higher ? difference : -difference) + margin.getAsDouble());
+    static OptionalInt unitsToTell(
+            Ask ask, Observations all, double difference, OptionalDouble margin, Now now) {
+        boolean asGood = ask.asGood() && margin.isPresent();
+        boolean higher = all.better() == Observations.Better.HIGHER;
+        double truth = asGood ? (higher ? difference : -difference) + margin.getAsDouble() : difference;
+        OptionalDouble matters = asGood ? OptionalDouble.empty() : margin;
+        if (!(now.scatter() > 0) || now.told(truth, matters, MOST_UNITS) < POWER) {
+            return OptionalInt.empty();
         }
-        return margin.isPresent()
-                ? Math.max(Math.abs(difference), margin.getAsDouble() - Math.abs(difference))
-                : Math.abs(difference);
+        int few = 1;
+        int enough = MOST_UNITS;
+        while (enough - few > 1) {
+            int middle = (few + enough) / 2;
+            if (now.told(truth, matters, middle) >= POWER) {
+                enough = middle;
+            } else {
+                few = middle;
+            }
+        }
+        return OptionalInt.of(enough);
     }
 
     /**
-     * Fewest units of each that would tell in four of five trials like this one: better or worse if the difference is as
-     * seen, or none that matters if that is the nearer answer.
+     * A trial as it is.
      *
-     * @param distance of what was seen from where nothing could be told
-     * @param critical of this trial; more units need a little less, so the number is on the safe side
+     * @param units of each treatment, on average
+     * @param df of the scatter
+     * @param critical for all comparisons together
      */
-    static OptionalInt unitsToTell(double scatter, double distance, double critical) {
-        double needed = 2 * Math.pow((critical + POWER) * scatter / distance, 2);
-        return needed <= MOST_UNITS ? OptionalInt.of((int) Math.max(2, Math.ceil(needed))) : OptionalInt.empty();
+    record Now(double scatter, double units, double df, double critical) {
+        /** The chance of any answer with so many units of each. */
+        private double told(double truth, OptionalDouble matters, int n) {
+            double alone = 2 * TDistribution.of(df).survivalProbability(critical);
+            double then = Math.max(1, df * (n - 1) / Math.max(1, units - 1));
+            double reach = alone > 0 ? TDistribution.of(then).inverseSurvivalProbability(alone / 2) : critical;
+            return AnswerChances.of(truth, scatter * Math.sqrt(2.0 / n), then, reach, matters)
+                    .told();
+        }
     }
 }

@@ -35,6 +35,11 @@ record Spread(List<Part> parts) {
         return parts.size() == 1 && parts.get(0).factor() == 1;
     }
 
+    /** Degrees of freedom, on average of its parts. */
+    double df() {
+        return parts.stream().mapToDouble(part -> part.weight() * part.df()).sum();
+    }
+
     /** The chance of a t as large. */
     double chance(double t, Tail tail) {
         double sum = 0;

@@ -1,6 +1,8 @@
 package elsom.core.stats;
 
+import java.util.Arrays;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.DoubleStream;
 import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
@@ -60,13 +62,31 @@ final class Quadrature {
         }
 
         static Scale of(double df) {
+            return of(df, new double[0]);
+        }
+
+        /** The same for what has kinks at these s, between which it is smooth. */
+        static Scale of(double df, double... kinks) {
             ChiSquaredDistribution chi = ChiSquaredDistribution.of(df);
             double low = Math.max(-40, 0.5 * Math.log(chi.inverseCumulativeProbability(TAIL) / df));
             double high = 0.5 * Math.log(chi.inverseSurvivalProbability(TAIL) / df);
-            int panels = Math.max(6, (int) Math.ceil((high - low) * 3));
-            double[] s = new double[panels * POINTS];
-            double[] weight = new double[panels * POINTS];
-            nodes(low, high, s, weight);
+            double[] ends = DoubleStream.concat(
+                            DoubleStream.of(low, high),
+                            Arrays.stream(kinks).filter(s -> s > 0).map(Math::log).filter(s -> s > low && s < high))
+                    .sorted()
+                    .toArray();
+            double[] s = new double[0];
+            double[] weight = new double[0];
+            for (int i = 0; i + 1 < ends.length; i++) {
+                int least = ends.length == 2 ? 6 : 3;
+                int panels = Math.max(least, (int) Math.ceil((ends[i + 1] - ends[i]) * 3));
+                double[] points = new double[panels * POINTS];
+                double[] weights = new double[panels * POINTS];
+                nodes(ends[i], ends[i + 1], points, weights);
+                s = DoubleStream.concat(Arrays.stream(s), Arrays.stream(points)).toArray();
+                weight = DoubleStream.concat(Arrays.stream(weight), Arrays.stream(weights))
+                        .toArray();
+            }
             for (int i = 0; i < s.length; i++) {
                 double squared = Math.exp(2 * s[i]) * df;
                 weight[i] *= 2 * squared * chi.density(squared);
@@ -82,6 +102,11 @@ final class Quadrature {
             }
             return sum;
         }
+    }
+
+    /** Points of a panel of a composite rule. */
+    static int points() {
+        return POINTS;
     }
 
     /** Fills points and weights of a composite rule over a range; the arrays hold a multiple of 16. */

@@ -16,6 +16,7 @@ import org.apache.commons.statistics.distribution.TDistribution;
  * @param inconsistency I²: the share of the scatter between estimates that is not chance, 0 to 1
  * @param prediction95 where the true difference of the next trial likely lies; empty with fewer than three trials
  * @param common what these very trials say, whatever others would
+ * @param errors of the estimate
  */
 public record RandomEffects(
         int trials,
@@ -26,7 +27,16 @@ public record RandomEffects(
         double qP,
         double inconsistency,
         Optional<Interval> prediction95,
-        Common common) {
+        Common common,
+        Errors errors) {
+    /**
+     * Standard errors of the estimate.
+     *
+     * @param normal as if the variance between trials were known
+     * @param hartungKnapp by how the trials lie around it
+     */
+    public record Errors(double normal, double hartungKnapp) {}
+
     /** What these very trials say together, of no others: each weighted by its own scatter alone. */
     public record Common(double estimate, double error) {
         /** Its 95 % interval, with the degrees of freedom of all trials' scatter together. */
@@ -67,8 +77,9 @@ public record RandomEffects(
             weights += 1 / (variance + between);
         }
         double mean = mean(estimates, variances, between);
-        double scale = Math.max(1, q(estimates, variances, between) / (k - 1));
-        double error = Math.sqrt(scale / weights);
+        Errors errors = new Errors(
+                Math.sqrt(1 / weights), Math.sqrt(q(estimates, variances, between) / (k - 1) / weights));
+        double error = Math.max(errors.normal(), errors.hartungKnapp());
         double half = TDistribution.of(k - 1).inverseCumulativeProbability(TAIL) * error;
         return new RandomEffects(
                 k,
@@ -82,7 +93,8 @@ public record RandomEffects(
                 new Common(
                         mean(estimates, variances, 0),
                         Math.sqrt(
-                                1 / Arrays.stream(variances).map(one -> 1 / one).sum())));
+                                1 / Arrays.stream(variances).map(one -> 1 / one).sum())),
+                errors);
     }
 
     private static Interval prediction(double mean, double between, double error, int k) {
