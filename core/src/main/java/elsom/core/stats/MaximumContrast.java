@@ -8,11 +8,14 @@ import org.apache.commons.statistics.distribution.TDistribution;
 /**
  * The largest of several t statistics with any correlations, also where some follow from the others: contrasts within
  * crops beside their mean over all. Normals are taken one after another, each within what those before it leave (Genz and
- * Bretz 2009, chapter 4); the last in closed form, two by a fine rule, more by a rank-1 lattice that is the same at every
- * call.
+ * Bretz 2009, chapter 4); the last in closed form, one or two before it by a fine rule, more by a rank-1 lattice that is
+ * the same at every call.
  */
 public final class MaximumContrast {
     private static final int TERMS = 9;
+    private static final int FINE_TERMS = 12;
+    private static final int MOST_PANELS = 6;
+    private static final int NESTED = 3;
     private static final double NOTHING = 1e-9;
     private static final double LEAST = 1e-15;
     /** What 1 less a chance can tell from nothing. */
@@ -43,11 +46,12 @@ public final class MaximumContrast {
             throw new IllegalArgumentException("a contrast and df above 0 are needed");
         }
         Rectangle rectangle = new Rectangle(correlation);
+        int terms = rectangle.rank <= NESTED ? FINE_TERMS : TERMS;
         return new MaximumContrast(
                 correlation.length,
                 df,
-                new TabulatedTail(a -> a <= 0 ? 1 : Math.max(FAINTEST, 1 - rectangle.within(-a, a)), TERMS),
-                new TabulatedTail(a -> Math.max(FAINTEST, 1 - rectangle.within(Double.NEGATIVE_INFINITY, a)), TERMS));
+                new TabulatedTail(a -> a <= 0 ? 1 : Math.max(FAINTEST, 1 - rectangle.within(-a, a)), terms),
+                new TabulatedTail(a -> Math.max(FAINTEST, 1 - rectangle.within(Double.NEGATIVE_INFINITY, a)), terms));
     }
 
     /** The same contrasts with other degrees of freedom, at little cost. */
@@ -92,7 +96,6 @@ public final class MaximumContrast {
         private final double[][] rows;
         private final int rank;
         private final double[][] shares;
-        private final double[] weights;
 
         Rectangle(double[][] correlation) {
             int m = correlation.length;
@@ -125,29 +128,7 @@ public final class MaximumContrast {
             }
             this.rank = reached;
             this.rows = order.stream().map(i -> factor[i]).toArray(double[][]::new);
-            int free = rank - 1;
-            this.shares = free == 1 ? fine() : lattice(free);
-            this.weights = free == 1
-                    ? fineWeights()
-                    : IntStream.range(0, shares.length)
-                            .mapToDouble(i -> 1.0 / shares.length)
-                            .toArray();
-        }
-
-        private static final int PANELS = 60;
-
-        private static double[][] fine() {
-            double[] at = new double[Quadrature.pointsFor(1, 1.0 / PANELS, PANELS)];
-            Quadrature.nodes(0, 1, at, new double[at.length]);
-            return IntStream.range(0, at.length)
-                    .mapToObj(i -> new double[] {at[i]})
-                    .toArray(double[][]::new);
-        }
-
-        private static double[] fineWeights() {
-            double[] weight = new double[Quadrature.pointsFor(1, 1.0 / PANELS, PANELS)];
-            Quadrature.nodes(0, 1, new double[weight.length], weight);
-            return weight;
+            this.shares = rank > NESTED ? lattice(rank - 1) : new double[0][];
         }
 
         /** A lattice of rank 1, folded so that its ends meet. */
@@ -166,12 +147,35 @@ public final class MaximumContrast {
 
         /** P(all contrasts lie between two values). */
         double within(double from, double to) {
-            double sum = 0;
             double[] z = new double[rank];
-            for (int i = 0; i < shares.length; i++) {
-                sum += weights[i] * chance(shares[i], z, from, to);
+            if (rank <= NESTED) {
+                return Math.min(1, nested(0, z, from, to));
+            }
+            double sum = 0;
+            for (double[] share : shares) {
+                sum += chance(share, z, from, to) / shares.length;
             }
             return Math.min(1, sum);
+        }
+
+        /** Over one normal after another by Gauss's rule on its own scale, on which even a sharp edge is smooth. */
+        private double nested(int number, double[] z, double from, double to) {
+            if (number == rank - 1) {
+                return last(z, from, to);
+            }
+            double known = known(rows[number], z, number);
+            double low = Math.max(-Quadrature.FURTHEST, (from - known) / rows[number][number]);
+            double high = Math.min(Quadrature.FURTHEST, (to - known) / rows[number][number]);
+            return low >= high
+                    ? 0
+                    : Quadrature.integrate(
+                            at -> {
+                                z[number] = at;
+                                return Quadrature.NORMAL.density(at) * nested(number + 1, z, from, to);
+                            },
+                            low,
+                            high,
+                            (int) Math.ceil(Math.min(MOST_PANELS, high - low)));
         }
 
         private double chance(double[] share, double[] z, double from, double to) {
@@ -184,6 +188,11 @@ public final class MaximumContrast {
                 z[j] = Quadrature.NORMAL.inverseCumulativeProbability(
                         Math.max(LEAST, Math.min(1 - LEAST, low + share[j] * (high - low))));
             }
+            return chance * last(z, from, to);
+        }
+
+        /** The last normal in closed form, with all contrasts that follow from it. */
+        private double last(double[] z, double from, double to) {
             double low = Double.NEGATIVE_INFINITY;
             double high = Double.POSITIVE_INFINITY;
             for (int i = rank - 1; i < rows.length; i++) {
@@ -200,9 +209,7 @@ public final class MaximumContrast {
             }
             return low >= high
                     ? 0
-                    : chance
-                            * (Quadrature.NORMAL.cumulativeProbability(high)
-                                    - Quadrature.NORMAL.cumulativeProbability(low));
+                    : Quadrature.NORMAL.cumulativeProbability(high) - Quadrature.NORMAL.cumulativeProbability(low);
         }
 
         private static double known(double[] row, double[] z, int number) {
