@@ -5,12 +5,12 @@ package elsom.core.curve;
  * to at last, held at 0 or fitted. Parameters in the order b, c (unless held at 0), d, ln e, and f for {@link #BC_4}.
  */
 public enum CurveModel implements LeastSquares.Model {
-    LL_3("LL.3", "log-logistic to 0", Shape.LOG_LOGISTIC, true),
-    W1_3("W1.3", "Weibull, slow then fast, to 0", Shape.WEIBULL_1, true),
-    W2_3("W2.3", "Weibull, fast then slow, to 0", Shape.WEIBULL_2, true),
-    LL_4("LL.4", "log-logistic to a level of its own", Shape.LOG_LOGISTIC, false),
-    W1_4("W1.4", "Weibull, slow then fast, to a level of its own", Shape.WEIBULL_1, false),
-    W2_4("W2.4", "Weibull, fast then slow, to a level of its own", Shape.WEIBULL_2, false),
+    LL_3("LL.3", "log-logistic", Shape.LOG_LOGISTIC, true),
+    W1_3("W1.3", "Weibull (slow, then fast)", Shape.WEIBULL_1, true),
+    W2_3("W2.3", "Weibull (fast, then slow)", Shape.WEIBULL_2, true),
+    LL_4("LL.4", "log-logistic with an end of its own", Shape.LOG_LOGISTIC, false),
+    W1_4("W1.4", "Weibull (slow, then fast) with an end of its own", Shape.WEIBULL_1, false),
+    W2_4("W2.4", "Weibull (fast, then slow) with an end of its own", Shape.WEIBULL_2, false),
     /** {@code (d + f x) g(u)}: more at low doses, then less (Brain &amp; Cousens 1989). */
     BC_4("BC.4", "a rise at low doses, then a fall", Shape.LOG_LOGISTIC, true);
 

@@ -71,7 +71,7 @@ class DoseEffectTest {
     void aFallHasItsCurveItsEffectiveDosesAndItsHarmlessDose() {
         DoseEffect effect = measured(DoseEffectTest::falling, 0.8, Observations.Better.HIGHER, new Random(5));
         DoseCurve curve = effect.curve().asOptional().orElseThrow();
-        assertThat(curve.parts()).extracting(DoseCurve.Part::label).contains("log-logistic to 0");
+        assertThat(curve.parts()).extracting(DoseCurve.Part::label).contains("log-logistic");
         assertThat(curve.parts().stream().mapToDouble(DoseCurve.Part::weight).sum()).isCloseTo(1, within(1e-9));
         DoseCurve.Effective half = effect.effective(50).orElseThrow();
         assertThat(half.dose()).isCloseTo(1.2, within(0.15));

@@ -32,9 +32,15 @@ export function draw(place, chart) {
   svg.append('text').attr('x', LEFT - 8).attr('y', TOP - 10).attr('text-anchor', 'end').text(chart.unit);
   svg.append('text').attr('x', wide - 20).attr('y', TOP + HIGH + 38).attr('text-anchor', 'end').text(`${chart.axis}, ${chart.axisUnit}`);
   if (chart.line) fitted(svg, chart.line, x, y);
+  else joined(svg, chart.means, x, y);
   svg.selectAll('.dose-point').data(chart.points).join('circle').attr('class', 'dose-point').attr('r', 5)
     .attr('fill', (p) => `url(#tex-${p.number})`).attr('cx', (p) => x(p.x)).attr('cy', (p) => y(p.y))
     .append('title').text((p) => `${p.unit}: ${p.y} ${chart.unit} at ${p.x} ${chart.axisUnit}`);
+}
+
+// Where no line goes through them, what was seen at each strength is the answer.
+function joined(svg, means, x, y) {
+  svg.append('path').attr('class', 'curve').attr('stroke-dasharray', '5 4').attr('d', d3.line().x((c) => x(c[0])).y((c) => y(c[1]))(means));
 }
 
 function fitted(svg, line, x, y) {

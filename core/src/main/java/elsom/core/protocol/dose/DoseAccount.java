@@ -104,9 +104,20 @@ final class DoseAccount {
             return Cell.none(at.effect().curve().asOptional().isPresent() ? "can't be told" : Cell.NONE);
         }
         return Cell.number(
-                DoseWording.shown(result, at.effect(), found.get()),
-                found.filter(one -> !one.outside())
-                        .map(one -> Amount.of(one.dose(), result.unit()).within(one.interval95())));
+                DoseWording.shown(result, at.effect(), found.get()), amount(found));
+    }
+
+    /** As narrow as a column wants it. */
+    private Cell brief(DoseResult.AtLook at, double percent) {
+        Optional<DoseCurve.Effective> found = at.effect().effective(percent);
+        return found.isEmpty()
+                ? effective(at, percent)
+                : Cell.number(DoseWording.brief(result, at.effect(), found.get()), amount(found));
+    }
+
+    private Optional<Amount> amount(Optional<DoseCurve.Effective> found) {
+        return found.filter(one -> !one.outside())
+                .map(one -> Amount.of(one.dose(), result.unit()).within(one.interval95()));
     }
 
     private Table atEachLook(DoseResult.Line line) {
@@ -118,8 +129,8 @@ final class DoseAccount {
                                         "Look", at -> at.look().name()),
                                 Column.numbers("NOEC", this::noec),
                                 Column.numbers("LOEC", this::loec),
-                                Column.numbers("EC10", at -> effective(at, 10)),
-                                Column.numbers("EC50", at -> effective(at, 50)),
+                                Column.numbers("EC10", at -> brief(at, 10)),
+                                Column.numbers("EC50", at -> brief(at, 50)),
                                 Column.numbers("would have allowed", this::rate)),
                         line.atLooks())
                 .under(DoseTimes.of(result, line))

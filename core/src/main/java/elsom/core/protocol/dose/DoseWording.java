@@ -133,7 +133,7 @@ public final class DoseWording {
         }
         return said.isEmpty()
                 ? "The curve is too uncertain to tell how much does how much."
-                : String.join(", ", said) + " (EC10 is 10 % " + curve.get().meaning().of() + ").";
+                : String.join(", ", said) + "; EC10 is 10 % " + curve.get().meaning().of() + ".";
     }
 
     /** The curves that were averaged, with their weights. */
@@ -143,7 +143,7 @@ public final class DoseWording {
                 ? "Curve: " + parts.get(0).label()
                 : "Curves averaged: "
                         + parts.stream()
-                                .map(part -> part.label() + " " + Decimals.percent(part.weight(), 0))
+                                .map(part -> part.label() + " " + Decimals.percent(part.weight(), 0) + " %")
                                 .collect(Collectors.joining(", "));
     }
 
@@ -159,12 +159,25 @@ public final class DoseWording {
                     ? side + " (95 %: " + Decimals.threeDigits(Math.min(within.low(), effect.highest())) + " or more)"
                     : side;
         }
-        String range = Double.isInfinite(within.high())
+        return result.dose(found.dose()) + " (95 % interval " + range(within) + ")";
+    }
+
+    private static String range(Interval within) {
+        return Double.isInfinite(within.high())
                 ? Decimals.threeDigits(within.low()) + " or more"
                 : within.low() == 0
                         ? Decimals.threeDigits(within.high()) + " or less"
                         : Decimals.threeDigits(within.low()) + " to " + Decimals.threeDigits(within.high());
-        return result.dose(found.dose()) + " (95 % interval " + range + ")";
+    }
+
+    /** The same for a column of a table: "0.62 % (0.5 to 0.77)", "above 4 %". */
+    static String brief(DoseResult result, DoseEffect effect, DoseCurve.Effective found) {
+        if (found.outside()) {
+            return found.dose() > effect.highest()
+                    ? "above " + result.dose(effect.highest())
+                    : "below " + result.dose(effect.lowest());
+        }
+        return result.dose(found.dose()) + " (" + range(found.interval95()) + ")";
     }
 
     /** What a trial that ended sooner would have allowed, where that was more. */

@@ -16,6 +16,7 @@ import elsom.core.section.Fact;
 import elsom.core.section.Part;
 import elsom.core.section.Table;
 import elsom.core.trial.TrialRecord;
+import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
@@ -33,14 +34,15 @@ final class ThresholdAccount {
         this.result = result;
     }
 
-    /** Yield over salinity: every unit, and the yield that holds and then falls. */
+    /** Yield over salinity: every unit, the yield that holds and then falls, and the strengths' means. */
     record Falling(
             String label,
             String unit,
             String axis,
             String axisUnit,
             List<Point> points,
-            @Nullable Line line) implements Chart {
+            @Nullable Line line,
+            List<double[]> means) implements Chart {
         @Override
         public String script() {
             return "threshold";
@@ -128,11 +130,9 @@ final class ThresholdAccount {
     }
 
     private static Cell ofBest(ThresholdResult.Strength strength) {
-        return Double.isNaN(strength.percent())
-                ? Cell.none(Cell.NONE)
-                : Cell.number(
-                        Decimals.fixed(strength.percent(), 0) + " %",
-                        Amount.of(strength.percent() / PERCENT, UnitOfMeasure.FRACTION));
+        return Cell.number(
+                Decimals.fixed(strength.percent(), 0) + " %",
+                Amount.of(strength.percent() / PERCENT, UnitOfMeasure.FRACTION));
     }
 
     private Falling chart() {
@@ -157,7 +157,11 @@ final class ThresholdAccount {
                                 value(fit.thresholdInterval().high()),
                                 fit.slopePercent(),
                                 fit.halfYieldAt()))
-                        .orElse(null));
+                        .orElse(null),
+                result.strengths().stream()
+                        .map(strength -> new double[] {rounded(strength.salinity()), rounded(strength.yield())})
+                        .sorted(Comparator.comparingDouble(at -> at[0]))
+                        .toList());
     }
 
     private static double rounded(double value) {

@@ -24,9 +24,13 @@ import elsom.core.trial.Reading;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
@@ -36,6 +40,7 @@ import java.util.stream.IntStream;
 public final class ThresholdAnswers implements Analysis {
     private static final double ALPHA = 0.05;
     private static final double MISSES = 0.05;
+    private static final double PERCENT = 100;
 
     private final EndpointCode yield;
     private final List<EndpointCode> measures;
@@ -144,28 +149,28 @@ public final class ThresholdAnswers implements Analysis {
 
     private static List<ThresholdResult.Strength> strengths(
             TrialRecord record, List<ThresholdResult.Point> points, Outcome<SalinityResponse> fit) {
-        double whole = fit.asOptional().map(SalinityResponse::highest).orElse(Double.NaN);
-        List<ThresholdResult.Strength> strengths = new ArrayList<>();
-        for (int arm = 0; arm < record.treatments().size(); arm++) {
-            int number = arm;
-            List<ThresholdResult.Point> here =
-                    points.stream().filter(point -> point.arm() == number).toList();
-            if (!here.isEmpty()) {
-                double harvest = here.stream()
-                        .mapToDouble(ThresholdResult.Point::yield)
-                        .average()
-                        .orElseThrow();
-                strengths.add(new ThresholdResult.Strength(
-                        record.treatments().get(arm).name(),
-                        here.stream()
-                                .mapToDouble(ThresholdResult.Point::salinity)
-                                .average()
-                                .orElseThrow(),
-                        harvest,
-                        100 * harvest / whole,
-                        here.size()));
-            }
-        }
-        return strengths;
+        Map<Integer, List<ThresholdResult.Point>> given =
+                points.stream().collect(Collectors.groupingBy(ThresholdResult.Point::arm, TreeMap::new, Collectors.toList()));
+        double best = given.values().stream()
+                .mapToDouble(here -> average(here, ThresholdResult.Point::yield))
+                .max()
+                .orElse(Double.NaN);
+        double whole = fit.asOptional().map(SalinityResponse::highest).orElse(best);
+        return given.entrySet().stream()
+                .map(entry -> {
+                    double harvest = average(entry.getValue(), ThresholdResult.Point::yield);
+                    return new ThresholdResult.Strength(
+                            record.treatments().get(entry.getKey()).name(),
+                            average(entry.getValue(), ThresholdResult.Point::salinity),
+                            harvest,
+                            PERCENT * harvest / whole,
+                            entry.getValue().size());
+                })
+                .toList();
+    }
+
+    private static double average(
+            List<ThresholdResult.Point> points, ToDoubleFunction<ThresholdResult.Point> what) {
+        return points.stream().mapToDouble(what).average().orElseThrow();
     }
 }

@@ -65,7 +65,7 @@ public record ThresholdResult(
      * A strength as it was given.
      *
      * @param salinity and {@code yield}: means of its units
-     * @param percent of the highest yield that the curve has; NaN without a curve
+     * @param percent of the highest yield that the curve has, or that was seen where there is none
      */
     public record Strength(String name, double salinity, double yield, double percent, int n) {}
 
