@@ -37,8 +37,7 @@ final class AbsoluteEcFamily implements Family {
                         Inputs.numbers(input, "percents"));
             case "quantal_trays" -> trays(input);
             default ->
-                throw new BadInput(
-                        "“kind” must be absolute, model_average or quantal_trays, got “" + kind + "”");
+                throw new BadInput("“kind” must be absolute, model_average or quantal_trays, got “" + kind + "”");
         };
     }
 
@@ -46,8 +45,8 @@ final class AbsoluteEcFamily implements Family {
         return Arrays.stream(CurveModel.values())
                 .filter(model -> model.code().equals(code))
                 .findFirst()
-                .orElseThrow(() -> new BadInput(
-                        "“model” must be LL.3, LL.4, W1.3, W1.4, W2.3, W2.4 or BC.4, got “" + code + "”"));
+                .orElseThrow(() ->
+                        new BadInput("“model” must be LL.3, LL.4, W1.3, W1.4, W2.3, W2.4 or BC.4, got “" + code + "”"));
     }
 
     private static DoseLevels levels(JsonNode input) {
@@ -60,8 +59,7 @@ final class AbsoluteEcFamily implements Family {
                 throw new BadInput("a dose must be 0 or more, got " + doses.get(i));
             }
             if (responses.get(i).isNumber()) {
-                points.add(new DoseResponse.Point(
-                        doses.get(i), responses.get(i).doubleValue()));
+                points.add(new DoseResponse.Point(doses.get(i), responses.get(i).doubleValue()));
             } else if (!responses.get(i).isNull()) {
                 throw new BadInput("“response” must hold numbers or null only, got " + responses.get(i));
             }
@@ -147,7 +145,11 @@ final class AbsoluteEcFamily implements Family {
         QuantalTrays trays = QuantalTrays.of(fit);
         ObjectNode answer = Answers.object();
         ObjectNode params = answer.putObject("params");
-        estimate(params, "intercept", fit.line().intercept(), trays.widened(fit.line().varianceOfIntercept()));
+        estimate(
+                params,
+                "intercept",
+                fit.line().intercept(),
+                trays.widened(fit.line().varianceOfIntercept()));
         estimate(params, "slope", fit.line().slope(), trays.widened(fit.line().varianceOfSlope()));
         estimate(
                 params,

@@ -70,7 +70,8 @@ final class OwnVarianceFamily implements Family {
         return Arrays.stream(OwnVariance.Variance.values())
                 .filter(one -> one.name().toLowerCase(Locale.ROOT).equals(name))
                 .findFirst()
-                .orElseThrow(() -> new BadInput(
-                        "“variance” must be satterthwaite, games_howell, hc3 or block_differences, got “" + name + "”"));
+                .orElseThrow(() ->
+                        new BadInput("“variance” must be satterthwaite, games_howell, hc3 or block_differences, got “"
+                                + name + "”"));
     }
 }

@@ -36,9 +36,12 @@ final class PooledRatiosFamily implements Family {
         RandomEffects pooled = RandomEffects.of(effects, variances);
         double normal = NormalDistribution.of(0, 1).inverseSurvivalProbability(end);
         double student = TDistribution.of(effects.length - 1).inverseSurvivalProbability(end);
-        ObjectNode answer =
-                Answers.object().put("k", effects.length).put("Q", pooled.q()).put("I2", HUNDRED * pooled.inconsistency());
-        answer.set("common", interval(pooled.common().estimate(), pooled.common().error(), normal));
+        ObjectNode answer = Answers.object()
+                .put("k", effects.length)
+                .put("Q", pooled.q())
+                .put("I2", HUNDRED * pooled.inconsistency());
+        answer.set(
+                "common", interval(pooled.common().estimate(), pooled.common().error(), normal));
         ObjectNode between = answer.putObject("paule_mandel").put("tau2", pooled.betweenVariance());
         between.set("hartung_knapp", interval(pooled.estimate(), pooled.errors().hartungKnapp(), student));
         between.set(

@@ -81,8 +81,7 @@ final class PowerAnswersFamily implements Family {
             throw new BadInput("there are no degrees of freedom for the scatter");
         }
         ObjectNode node = Answers.object().put("df", df).put("crit", critical).put("se", error);
-        return answers(
-                node, AnswerChances.of(difference, error, df, critical, margin(input)), lowerIsBetter(input));
+        return answers(node, AnswerChances.of(difference, error, df, critical, margin(input)), lowerIsBetter(input));
     }
 
     private static double student(JsonNode input, int df) {
@@ -129,9 +128,7 @@ final class PowerAnswersFamily implements Family {
             throw new BadInput("“means” must hold two or more, got " + means.size());
         }
         int n = atLeast(input, "n", 2);
-        int df = input.has("blocks")
-                ? (means.size() - 1) * (atLeast(input, "blocks", 2) - 1)
-                : means.size() * (n - 1);
+        int df = input.has("blocks") ? (means.size() - 1) * (atLeast(input, "blocks", 2) - 1) : means.size() * (n - 1);
         double truth = means.stream().mapToDouble(Double::doubleValue).max().orElseThrow()
                 - means.stream().mapToDouble(Double::doubleValue).min().orElseThrow();
         return one(input, truth, above0(input, "sd") * Math.sqrt(2.0 / n), df, range(input, means.size(), df))
@@ -143,16 +140,10 @@ final class PowerAnswersFamily implements Family {
         int sub = atLeast(input, "sub_levels", 1);
         int blocks = atLeast(input, "blocks", 2);
         int df = (whole - 1) * (blocks - 1);
-        double variance =
-                Math.pow(above0(input, "sd_sub"), 2) + sub * Math.pow(Inputs.number(input, "sd_whole"), 2);
-        double critical =
-                input.path("all_pairs").asBoolean(false) ? range(input, whole, df) : student(input, df);
+        double variance = Math.pow(above0(input, "sd_sub"), 2) + sub * Math.pow(Inputs.number(input, "sd_whole"), 2);
+        double critical = input.path("all_pairs").asBoolean(false) ? range(input, whole, df) : student(input, df);
         return one(
-                input,
-                Inputs.number(input, "true_difference"),
-                Math.sqrt(2 * variance / (blocks * sub)),
-                df,
-                critical);
+                input, Inputs.number(input, "true_difference"), Math.sqrt(2 * variance / (blocks * sub)), df, critical);
     }
 
     /** The difference of two differences of four cells. */
@@ -182,15 +173,14 @@ final class PowerAnswersFamily implements Family {
                     simulations,
                     Inputs.whole(input, "seed"));
         } catch (IllegalArgumentException impossible) {
-            throw new BadInput(impossible.getMessage());
+            throw new BadInput(String.valueOf(impossible.getMessage()));
         }
         ObjectNode answer = Answers.object()
                 .put("df", found.df())
                 .put("crit", found.critical())
                 .put("any_different", found.anyDifferent());
         ArrayNode comparisons = answer.putArray("comparisons");
-        found.comparisons()
-                .forEach(chances -> answers(comparisons.addObject(), chances, lowerIsBetter(input)));
+        found.comparisons().forEach(chances -> answers(comparisons.addObject(), chances, lowerIsBetter(input)));
         return answer.put("monte_carlo_error", Math.sqrt(0.25 / simulations));
     }
 }

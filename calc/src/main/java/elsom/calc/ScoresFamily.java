@@ -24,8 +24,7 @@ final class ScoresFamily implements Family {
                                 Inputs.seen(input, "treatment"),
                                 GroupsInput.alpha(input))
                         .orElseThrow(BadInput::new);
-            default ->
-                throw new BadInput("“kind” must be proportional_odds or brunner_munzel, got “" + kind + "”");
+            default -> throw new BadInput("“kind” must be proportional_odds or brunner_munzel, got “" + kind + "”");
         };
     }
 

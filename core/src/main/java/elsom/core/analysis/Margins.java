@@ -28,8 +28,7 @@ final class Margins {
      *
      * @param now the trial as it is; with more units its reach shrinks as Student's t does
      */
-    static OptionalInt unitsToTell(
-            Ask ask, Observations all, double difference, OptionalDouble margin, Now now) {
+    static OptionalInt unitsToTell(Ask ask, Observations all, double difference, OptionalDouble margin, Now now) {
         boolean asGood = ask.asGood() && margin.isPresent();
         boolean higher = all.better() == Observations.Better.HIGHER;
         double truth = asGood ? (higher ? difference : -difference) + margin.getAsDouble() : difference;

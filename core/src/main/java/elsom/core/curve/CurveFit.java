@@ -21,7 +21,10 @@ public record CurveFit(CurveModel model, DoseLevels levels, LeastSquaresFit fit)
     /** Fits one; not estimable where the points hold none of this kind. */
     public static Outcome<CurveFit> of(CurveModel model, DoseLevels levels) {
         return LeastSquares.fit(
-                        model, points(levels), starts(model, levels), new LeastSquares.Left(levels.within(), levels.units()))
+                        model,
+                        points(levels),
+                        starts(model, levels),
+                        new LeastSquares.Left(levels.within(), levels.units()))
                 .then(fit -> Double.isFinite(Math.exp(fit.estimates()[model.indexOfLogE()]))
                                 && fit.estimates()[0] * model.shape().sign() > 0
                         ? Outcome.found(new CurveFit(model, levels, fit))
@@ -171,7 +174,8 @@ public record CurveFit(CurveModel model, DoseLevels levels, LeastSquaresFit fit)
         }
         double share = (target - model.lower(p)) / (model.upper(p) - model.lower(p));
         return share > 0 && share < 1
-                ? OptionalDouble.of(p[model.indexOfLogE()] + Math.log(model.shape().reached(share)) / p[0])
+                ? OptionalDouble.of(
+                        p[model.indexOfLogE()] + Math.log(model.shape().reached(share)) / p[0])
                 : OptionalDouble.empty();
     }
 
@@ -198,7 +202,9 @@ public record CurveFit(CurveModel model, DoseLevels levels, LeastSquaresFit fit)
             double[] less = p.clone();
             more[i] += step;
             less[i] -= step;
-            gradient[i] = (logDose(kept, more).orElse(Double.NaN) - logDose(kept, less).orElse(Double.NaN)) / (2 * step);
+            gradient[i] = (logDose(kept, more).orElse(Double.NaN)
+                            - logDose(kept, less).orElse(Double.NaN))
+                    / (2 * step);
         }
         return fit.standardErrorOf(gradient);
     }

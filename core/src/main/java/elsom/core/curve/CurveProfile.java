@@ -123,8 +123,7 @@ public final class CurveProfile {
      * Curves by what is free with the dose held: the logarithm of the slope, and the end or the place of a rise. The top, in
      * which they are linear, is always at its best.
      */
-    private record Held(
-            CurveModel model, double kept, double mostLeft, double logDose, LeastSquares.Points points) {
+    private record Held(CurveModel model, double kept, double mostLeft, double logDose, LeastSquares.Points points) {
         int free() {
             return model.parameters() - 2;
         }

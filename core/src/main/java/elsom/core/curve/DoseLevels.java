@@ -46,8 +46,8 @@ public record DoseLevels(List<Level> levels) {
     /** The same with other weights. */
     public DoseLevels weighed(ToDoubleFunction<Level> weight) {
         return new DoseLevels(levels.stream()
-                .map(level -> new Level(
-                        level.dose(), level.mean(), level.n(), level.within(), weight.applyAsDouble(level)))
+                .map(level ->
+                        new Level(level.dose(), level.mean(), level.n(), level.within(), weight.applyAsDouble(level)))
                 .toList());
     }
 

@@ -68,8 +68,7 @@ public final class LeastSquares {
         return optimum.getResiduals().dotProduct(optimum.getResiduals());
     }
 
-    private static Optional<LeastSquaresOptimizer.Optimum> optimum(
-            Model model, Points points, double[] start) {
+    private static Optional<LeastSquaresOptimizer.Optimum> optimum(Model model, Points points, double[] start) {
         double[] x = points.x();
         LeastSquaresBuilder problem = new LeastSquaresBuilder()
                 .start(start)

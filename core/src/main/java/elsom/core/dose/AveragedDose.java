@@ -42,7 +42,9 @@ final class AveragedDose {
     }
 
     private double below(double logDose) {
-        return parts.stream().mapToDouble(part -> part.weight() * part.below(logDose)).sum();
+        return parts.stream()
+                .mapToDouble(part -> part.weight() * part.below(logDose))
+                .sum();
     }
 
     private double at(double chance) {

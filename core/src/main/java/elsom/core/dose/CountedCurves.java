@@ -74,7 +74,8 @@ public final class CountedCurves implements DoseCurve {
 
     private static double expected(QuantalFit fit, double dose) {
         double level = fit.line().intercept() + fit.line().slope() * Math.log10(dose);
-        return fit.background() + (dose == 0 ? 0 : (1 - fit.background()) * fit.link().share(level));
+        return fit.background()
+                + (dose == 0 ? 0 : (1 - fit.background()) * fit.link().share(level));
     }
 
     /** Units of a dose put together: they tell the curve as much. */
@@ -97,7 +98,9 @@ public final class CountedCurves implements DoseCurve {
                 .filter(one -> one.weight() >= LEAST_WEIGHT)
                 .toList();
         double whole = all.stream().mapToDouble(Weighed::weight).sum();
-        return all.stream().map(one -> new Weighed(one.fit(), one.weight() / whole)).toList();
+        return all.stream()
+                .map(one -> new Weighed(one.fit(), one.weight() / whole))
+                .toList();
     }
 
     /**
@@ -138,8 +141,7 @@ public final class CountedCurves implements DoseCurve {
     @Override
     public double at(double dose) {
         return shown(curves.stream()
-                .mapToDouble(one -> one.weight()
-                        * (dose == 0 ? one.fit().background() : one.affected(one.level(dose))))
+                .mapToDouble(one -> one.weight() * (dose == 0 ? one.fit().background() : one.affected(one.level(dose))))
                 .sum());
     }
 
@@ -182,13 +184,12 @@ public final class CountedCurves implements DoseCurve {
     @Override
     public OptionalDouble lackOfFitP() {
         List<QuantalLevel> doses = together(units);
-        Map<Double, Double> shares =
-                doses.stream().collect(Collectors.toMap(QuantalLevel::dose, QuantalLevel::share));
+        Map<Double, Double> shares = doses.stream().collect(Collectors.toMap(QuantalLevel::dose, QuantalLevel::share));
         double between = doses.stream()
                 .mapToDouble(dose -> squares(dose.n(), dose.affected(), shown(at(dose.dose()))))
                 .sum();
         double within = units.stream()
-                .mapToDouble(unit -> squares(unit.n(), unit.affected(), shares.get(unit.dose())))
+                .mapToDouble(unit -> squares(unit.n(), unit.affected(), shares.getOrDefault(unit.dose(), 0.0)))
                 .sum();
         int left = doses.size() - parameters(curves.get(0).fit());
         int inner = units.size() - doses.size();

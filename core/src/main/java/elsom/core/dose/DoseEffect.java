@@ -80,11 +80,7 @@ public record DoseEffect(
      * @param endOfScale where readings can rise to no further, as those of a score; empty where there is no such end
      */
     public static DoseEffect of(
-            Observations observations,
-            List<Given> given,
-            double alpha,
-            double tolerated,
-            OptionalDouble endOfScale) {
+            Observations observations, List<Given> given, double alpha, double tolerated, OptionalDouble endOfScale) {
         List<DoseUnit> units = units(observations, given);
         return new DoseEffect(
                 units,

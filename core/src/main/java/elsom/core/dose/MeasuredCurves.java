@@ -131,7 +131,9 @@ public final class MeasuredCurves implements DoseCurve {
         List<Weighed> kept =
                 all.stream().filter(one -> one.weight() / whole >= LEAST_WEIGHT).toList();
         double sum = kept.stream().mapToDouble(Weighed::weight).sum();
-        return kept.stream().map(one -> new Weighed(one.fit(), one.weight() / sum)).toList();
+        return kept.stream()
+                .map(one -> new Weighed(one.fit(), one.weight() / sum))
+                .toList();
     }
 
     @Override
@@ -142,7 +144,9 @@ public final class MeasuredCurves implements DoseCurve {
     }
 
     private double fitted(double dose) {
-        return curves.stream().mapToDouble(one -> one.weight() * one.fit().at(dose)).sum();
+        return curves.stream()
+                .mapToDouble(one -> one.weight() * one.fit().at(dose))
+                .sum();
     }
 
     @Override
@@ -154,7 +158,8 @@ public final class MeasuredCurves implements DoseCurve {
     public Optional<Interval> bandAt(double dose) {
         double mean = fitted(dose);
         double error = curves.stream()
-                .mapToDouble(one -> one.weight() * Math.hypot(one.fit().standardErrorAt(dose), one.fit().at(dose) - mean))
+                .mapToDouble(one -> one.weight()
+                        * Math.hypot(one.fit().standardErrorAt(dose), one.fit().at(dose) - mean))
                 .sum();
         int df = curves.get(0).fit().fit().degreesOfFreedom();
         double half = error * TDistribution.of(df).inverseSurvivalProbability(0.025);
@@ -179,8 +184,7 @@ public final class MeasuredCurves implements DoseCurve {
     @Override
     public OptionalDouble lackOfFitP() {
         double squares = levels.levels().stream()
-                .mapToDouble(level ->
-                        level.n() * level.weight() * Math.pow(level.mean() - fitted(level.dose()), 2))
+                .mapToDouble(level -> level.n() * level.weight() * Math.pow(level.mean() - fitted(level.dose()), 2))
                 .sum();
         return CurveFit.lackOfFitP(levels, squares, curves.get(0).fit().model().parameters());
     }

@@ -35,7 +35,10 @@ final class ScatterOfMean {
         for (int step = 0; step <= STEPS; step++) {
             likelihood[step] = likelihood(all, base, (double) step / STEPS);
         }
-        double highest = IntStream.rangeClosed(0, STEPS).mapToDouble(i -> likelihood[i]).max().orElseThrow();
+        double highest = IntStream.rangeClosed(0, STEPS)
+                .mapToDouble(i -> likelihood[i])
+                .max()
+                .orElseThrow();
         double sum = 0;
         double total = 0;
         for (int step = 0; step <= STEPS; step++) {
@@ -44,8 +47,13 @@ final class ScatterOfMean {
             total += weight;
         }
         double power = Double.isFinite(total) ? sum / total : 0;
-        double[] weight = IntStream.range(0, base.length).mapToDouble(i -> Math.pow(base[i], -power)).toArray();
-        double mean = IntStream.range(0, base.length).mapToDouble(i -> weight[i]).average().orElseThrow();
+        double[] weight = IntStream.range(0, base.length)
+                .mapToDouble(i -> Math.pow(base[i], -power))
+                .toArray();
+        double mean = IntStream.range(0, base.length)
+                .mapToDouble(i -> weight[i])
+                .average()
+                .orElseThrow();
         return levels.weighed(level -> weight[all.indexOf(level)] / mean);
     }
 
@@ -54,14 +62,19 @@ final class ScatterOfMean {
         double[] fitted = curve.levels().levels().stream()
                 .mapToDouble(level -> curve.at(level.dose()))
                 .toArray();
-        double greatest = IntStream.range(0, fitted.length).mapToDouble(i -> Math.abs(fitted[i])).max().orElseThrow();
+        double greatest = IntStream.range(0, fitted.length)
+                .mapToDouble(i -> Math.abs(fitted[i]))
+                .max()
+                .orElseThrow();
         DoubleUnaryOperator variance = most.isPresent()
                 ? mean -> {
                     double share = Math.min(1, Math.max(0, mean / most.getAsDouble()));
                     return share * (1 - share) + LEAST_ROOM;
                 }
                 : mean -> Math.pow(Math.max(LEAST, Math.abs(mean) / greatest), 2);
-        return IntStream.range(0, fitted.length).mapToDouble(i -> variance.applyAsDouble(fitted[i])).toArray();
+        return IntStream.range(0, fitted.length)
+                .mapToDouble(i -> variance.applyAsDouble(fitted[i]))
+                .toArray();
     }
 
     /** The logarithm of the likelihood of the units' squares about their doses' means, the scale at its best. */

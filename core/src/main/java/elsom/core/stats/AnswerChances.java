@@ -25,8 +25,7 @@ public record AnswerChances(double different, double more, double less, double n
      * @param critical what the estimated standard error is multiplied by for half the interval
      * @param margin the least difference that matters, above 0; empty where none was named
      */
-    public static AnswerChances of(
-            double difference, double error, double df, double critical, OptionalDouble margin) {
+    public static AnswerChances of(double difference, double error, double df, double critical, OptionalDouble margin) {
         double matters = margin.orElse(0) / error;
         Quadrature.Scale scale = Quadrature.Scale.of(df, matters / critical, matters / critical / 2);
         double shift = difference / error;

@@ -44,7 +44,8 @@ public record InverseLine(
     public Place at(double level, double multiplier) {
         double x = (level - intercept) / slope;
         double error = Math.sqrt(spread(x)) / Math.abs(slope);
-        return new Place(x, error, new Interval(x - multiplier * error, x + multiplier * error), fieller(x, multiplier));
+        return new Place(
+                x, error, new Interval(x - multiplier * error, x + multiplier * error), fieller(x, multiplier));
     }
 
     private double spread(double x) {

@@ -58,6 +58,7 @@ public record OwnVariance(OptionalDouble df, OptionalInt blocksUsed, List<Compar
             OptionalDouble high) {}
 
     /** Contrasts with their covariance and degrees of freedom. */
+    @SuppressWarnings("ArrayRecordComponent")
     private record Estimated(double[] differences, RealMatrix covariance, double[] df) {
         double error(int i) {
             return Math.sqrt(Math.max(0, covariance.getEntry(i, i)));
@@ -90,7 +91,10 @@ public record OwnVariance(OptionalDouble df, OptionalInt blocksUsed, List<Compar
             List<Unit> units, List<String> treatments, String control, Variance variance, double alpha) {
         List<Pair> pairs = pairs(treatments, control);
         boolean missing = treatments.stream()
-                .anyMatch(name -> units.stream().filter(unit -> unit.treatment().equals(name)).count() < 2);
+                .anyMatch(name -> units.stream()
+                                .filter(unit -> unit.treatment().equals(name))
+                                .count()
+                        < 2);
         if (pairs.isEmpty() || missing) {
             return Outcome.notEstimable("Two units or more of each of two treatments or more are needed");
         }
@@ -160,7 +164,8 @@ public record OwnVariance(OptionalDouble df, OptionalInt blocksUsed, List<Compar
             free[i] = values.length - 1;
         }
         RealMatrix c = contrasts(treatments, pairs);
-        RealMatrix covariance = c.multiply(MatrixUtils.createRealDiagonalMatrix(variances)).multiply(c.transpose());
+        RealMatrix covariance =
+                c.multiply(MatrixUtils.createRealDiagonalMatrix(variances)).multiply(c.transpose());
         double[] df = pairs.stream()
                 .mapToDouble(pair -> {
                     int one = treatments.indexOf(pair.treatment());
@@ -201,7 +206,8 @@ public record OwnVariance(OptionalDouble df, OptionalInt blocksUsed, List<Compar
     }
 
     private static Reach largest(Estimated estimated, Map<Pair, Double> lambdas) {
-        double[] leans = lambdas.values().stream().mapToDouble(Double::doubleValue).toArray();
+        double[] leans =
+                lambdas.values().stream().mapToDouble(Double::doubleValue).toArray();
         if (leans.length > 0 && Arrays.stream(leans).max().orElse(1) < LIKE_ITS_CONTROL) {
             MaximumT maximum = MaximumT.of(List.of(leans), 1);
             return new Reach() {
@@ -294,10 +300,12 @@ public record OwnVariance(OptionalDouble df, OptionalInt blocksUsed, List<Compar
         SingularValueDecomposition svd = new SingularValueDecomposition(x);
         int df = units.size() - columns;
         if (svd.getRank() < columns || df < 1) {
-            return Outcome.notEstimable("Treatments and blocks can't be told apart, or nothing is left for the scatter");
+            return Outcome.notEstimable(
+                    "Treatments and blocks can't be told apart, or nothing is left for the scatter");
         }
         RealMatrix inverse = svd.getCovariance(0);
-        double[] coefficients = svd.getSolver().solve(MatrixUtils.createRealVector(y)).toArray();
+        double[] coefficients =
+                svd.getSolver().solve(MatrixUtils.createRealVector(y)).toArray();
         RealMatrix middle = new Array2DRowRealMatrix(columns, columns);
         for (int i = 0; i < y.length; i++) {
             RealMatrix row = x.getRowMatrix(i);

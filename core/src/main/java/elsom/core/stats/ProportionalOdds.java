@@ -223,7 +223,8 @@ public record ProportionalOdds(int categories, double loglik, List<Comparison> c
         double greatest = scores.likelihood(best);
         List<Comparison> comparisons = new ArrayList<>();
         for (int group = 1; group <= others.size(); group++) {
-            comparisons.add(compared(scores, best, greatest, others.get(group - 1).name(), group));
+            comparisons.add(
+                    compared(scores, best, greatest, others.get(group - 1).name(), group));
         }
         return Outcome.found(new ProportionalOdds(places.size(), greatest, comparisons));
     }

@@ -72,7 +72,10 @@ final class Quadrature {
             double high = 0.5 * Math.log(chi.inverseSurvivalProbability(TAIL) / df);
             double[] ends = DoubleStream.concat(
                             DoubleStream.of(low, high),
-                            Arrays.stream(kinks).filter(s -> s > 0).map(Math::log).filter(s -> s > low && s < high))
+                            Arrays.stream(kinks)
+                                    .filter(s -> s > 0)
+                                    .map(Math::log)
+                                    .filter(s -> s > low && s < high))
                     .sorted()
                     .toArray();
             double[] s = new double[0];

@@ -77,8 +77,8 @@ public record RandomEffects(
             weights += 1 / (variance + between);
         }
         double mean = mean(estimates, variances, between);
-        Errors errors = new Errors(
-                Math.sqrt(1 / weights), Math.sqrt(q(estimates, variances, between) / (k - 1) / weights));
+        Errors errors =
+                new Errors(Math.sqrt(1 / weights), Math.sqrt(q(estimates, variances, between) / (k - 1) / weights));
         double error = Math.max(errors.normal(), errors.hartungKnapp());
         double half = TDistribution.of(k - 1).inverseCumulativeProbability(TAIL) * error;
         return new RandomEffects(

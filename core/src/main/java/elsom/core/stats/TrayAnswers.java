@@ -30,8 +30,9 @@ public record TrayAnswers(int df, double critical, double anyDifferent, List<Ans
             shares = List.copyOf(shares);
             boolean possible = shares.stream().allMatch(share -> share >= 0 && share <= 1);
             if (shares.size() < 2 || trays < 2 || plants < 1 || !(together >= 0 && together < 1) || !possible) {
-                throw new IllegalArgumentException("two shares or more from 0 to 1, two trays or more of each, a plant or"
-                        + " more in each and a correlation from 0 to below 1 are needed");
+                throw new IllegalArgumentException(
+                        "two shares or more from 0 to 1, two trays or more of each, a plant or"
+                                + " more in each and a correlation from 0 to below 1 are needed");
             }
         }
 

@@ -72,7 +72,8 @@ class DoseEffectTest {
         DoseEffect effect = measured(DoseEffectTest::falling, 0.8, Observations.Better.HIGHER, new Random(5));
         DoseCurve curve = effect.curve().asOptional().orElseThrow();
         assertThat(curve.parts()).extracting(DoseCurve.Part::label).contains("log-logistic");
-        assertThat(curve.parts().stream().mapToDouble(DoseCurve.Part::weight).sum()).isCloseTo(1, within(1e-9));
+        assertThat(curve.parts().stream().mapToDouble(DoseCurve.Part::weight).sum())
+                .isCloseTo(1, within(1e-9));
         DoseCurve.Effective half = effect.effective(50).orElseThrow();
         assertThat(half.dose()).isCloseTo(1.2, within(0.15));
         assertThat(half.interval95().low()).isLessThan(1.2);
@@ -91,8 +92,8 @@ class DoseEffectTest {
                         EndpointKind.SCORE,
                         Observations.Better.LOWER,
                         DOSES,
-                        dose -> new Value.Measured(
-                                (dose == 0 ? 1 : 1 + 6 / (1 + Math.pow(1.5 / dose, 2))) + 0.3 * noise.nextGaussian())),
+                        dose -> new Value.Measured((dose == 0 ? 1 : 1 + 6 / (1 + Math.pow(1.5 / dose, 2)))
+                                + 0.3 * noise.nextGaussian())),
                 given(DOSES),
                 0.05,
                 TOLERATED,
@@ -131,10 +132,7 @@ class DoseEffectTest {
     void aCurveThatMissesTheMeansIsNoAnswer() {
         double[] means = {20, 17, 20, 13, 15, 3};
         DoseEffect effect = measured(
-                dose -> means[Arrays.binarySearch(DOSES, dose)],
-                0.4,
-                Observations.Better.HIGHER,
-                new Random(2));
+                dose -> means[Arrays.binarySearch(DOSES, dose)], 0.4, Observations.Better.HIGHER, new Random(2));
         assertThat(effect.curve().whyNot().orElseThrow()).startsWith("No curve goes through these means");
         assertThat(effect.effective(50)).isEmpty();
         assertThat(effect.tested().loec()).hasValue(0.25);

@@ -76,7 +76,10 @@ class DoseErrorsTest {
             if (counted()) {
                 double share = more == 0 ? at : beta(random, at, (1 - more) / more);
                 return new Value.CountOf(
-                        (int) IntStream.range(0, PLANTS).filter(i -> random.nextDouble() < share).count(), PLANTS);
+                        (int) IntStream.range(0, PLANTS)
+                                .filter(i -> random.nextDouble() < share)
+                                .count(),
+                        PLANTS);
             }
             double drawn = at + (sd + more * at) * random.nextGaussian();
             return new Value.Measured(this == SCORES ? score(drawn) : drawn);
@@ -210,9 +213,11 @@ class DoseErrorsTest {
         if (Boolean.getBoolean("elsom.print")) {
             tallies.forEach((percent, tally) -> System.out.println(truth + " " + tally.row(percent)));
         }
-        assertThat(tallies).hasSize(PERCENTS.length).allSatisfy((percent, tally) -> assertThat(tally.share())
-                .as("EC" + percent)
-                .isGreaterThanOrEqualTo(Simulations.least(LEAST, TRIALS)));
+        assertThat(tallies)
+                .hasSize(PERCENTS.length)
+                .allSatisfy((percent, tally) -> assertThat(tally.share())
+                        .as("EC" + percent)
+                        .isGreaterThanOrEqualTo(Simulations.least(LEAST, TRIALS)));
     }
 
     @ParameterizedTest

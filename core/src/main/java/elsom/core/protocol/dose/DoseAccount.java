@@ -103,8 +103,7 @@ final class DoseAccount {
         if (found.isEmpty()) {
             return Cell.none(at.effect().curve().asOptional().isPresent() ? "can't be told" : Cell.NONE);
         }
-        return Cell.number(
-                DoseWording.shown(result, at.effect(), found.get()), amount(found));
+        return Cell.number(DoseWording.shown(result, at.effect(), found.get()), amount(found));
     }
 
     /** As narrow as a column wants it. */

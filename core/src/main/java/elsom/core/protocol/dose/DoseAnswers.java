@@ -149,8 +149,8 @@ public final class DoseAnswers implements Analysis {
     private static OptionalDouble endOfScale(Evidence evidence, Measure measure, Observations seen) {
         Endpoint endpoint = evidence.record().endpoint(measure.endpoint().code());
         boolean ends = seen.kind() == EndpointKind.SCORE
-                || endpoint.unit() == UnitOfMeasure.FRACTION && endpoint.highest() == 1
-                || endpoint.unit() == UnitOfMeasure.PERCENT && endpoint.highest() == HUNDRED;
+                || (endpoint.unit() == UnitOfMeasure.FRACTION && endpoint.highest() == 1)
+                || (endpoint.unit() == UnitOfMeasure.PERCENT && endpoint.highest() == HUNDRED);
         return ends ? OptionalDouble.of(endpoint.highest()) : OptionalDouble.empty();
     }
 

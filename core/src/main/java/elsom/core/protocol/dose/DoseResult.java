@@ -110,7 +110,8 @@ public record DoseResult(
         if (lines.size() < 2) {
             return Optional.empty();
         }
-        return half(lines.get(0)).flatMap(one -> half(lines.get(1)).map(other -> {
+        return half(lines.get(0))
+                .flatMap(one -> half(lines.get(1)).map(other -> {
                     // Errors of logarithms add as squares: half widths of both intervals are on that scale.
                     double half = Math.hypot(
                             Math.log(one.interval95().high() / one.dose()),

@@ -133,7 +133,8 @@ public final class DoseWording {
         }
         return said.isEmpty()
                 ? "The curve is too uncertain to tell how much does how much."
-                : String.join(", ", said) + "; EC10 is 10 % " + curve.get().meaning().of() + ".";
+                : String.join(", ", said) + "; EC10 is 10 % "
+                        + curve.get().meaning().of() + ".";
     }
 
     /** The curves that were averaged, with their weights. */

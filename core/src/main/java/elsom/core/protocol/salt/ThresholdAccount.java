@@ -42,7 +42,8 @@ final class ThresholdAccount {
             String axisUnit,
             List<Point> points,
             @Nullable Line line,
-            List<double[]> means) implements Chart {
+            List<double[]> means)
+            implements Chart {
         @Override
         public String script() {
             return "threshold";

@@ -94,12 +94,12 @@ public final class ThresholdAnswers implements Analysis {
         }
         Outcome<SalinityResponse> fit = SalinityResponse.fit(
                         new XyData(
-                        points.stream()
-                                .mapToDouble(ThresholdResult.Point::salinity)
-                                .toArray(),
-                        points.stream()
-                                .mapToDouble(ThresholdResult.Point::yield)
-                                .toArray()),
+                                points.stream()
+                                        .mapToDouble(ThresholdResult.Point::salinity)
+                                        .toArray(),
+                                points.stream()
+                                        .mapToDouble(ThresholdResult.Point::yield)
+                                        .toArray()),
                         true)
                 .then(found -> throughMeans(found, points));
         return new ThresholdResult(
@@ -109,24 +109,23 @@ public final class ThresholdAnswers implements Analysis {
                 points,
                 fit,
                 DoseEffect.of(
-                                UnitValues.of(evidence, harvested, look, Optional.empty()),
-                                IntStream.range(0, record.treatments().size())
-                                        .mapToObj(arm -> new DoseEffect.Given(arm, given(evidence, strengths, arm)))
-                                        .toList(),
-                                ALPHA,
-                                0,
-                                OptionalDouble.empty()),
+                        UnitValues.of(evidence, harvested, look, Optional.empty()),
+                        IntStream.range(0, record.treatments().size())
+                                .mapToObj(arm -> new DoseEffect.Given(arm, given(evidence, strengths, arm)))
+                                .toList(),
+                        ALPHA,
+                        0,
+                        OptionalDouble.empty()),
                 strengths(record, points, fit));
     }
 
     /** A curve that misses the means of the strengths is no answer: what was seen is. */
-    private static Outcome<SalinityResponse> throughMeans(
-            SalinityResponse curve, List<ThresholdResult.Point> points) {
+    private static Outcome<SalinityResponse> throughMeans(SalinityResponse curve, List<ThresholdResult.Point> points) {
         DoseLevels strengths = DoseLevels.of(new DoseResponse(points.stream()
                 .map(point -> new DoseResponse.Point(point.arm(), point.yield()))
                 .toList()));
-        OptionalDouble p = CurveFit.lackOfFitP(
-                strengths, curve.squares() - strengths.within(), SalinityResponse.PARAMETERS);
+        OptionalDouble p =
+                CurveFit.lackOfFitP(strengths, curve.squares() - strengths.within(), SalinityResponse.PARAMETERS);
         return p.orElse(1) < MISSES
                 ? Outcome.notEstimable("No level with a fall after it goes through these means (lack of fit, p "
                         + Decimals.p(p.getAsDouble()) + "): go by what was seen at each strength")
@@ -149,8 +148,8 @@ public final class ThresholdAnswers implements Analysis {
 
     private static List<ThresholdResult.Strength> strengths(
             TrialRecord record, List<ThresholdResult.Point> points, Outcome<SalinityResponse> fit) {
-        Map<Integer, List<ThresholdResult.Point>> given =
-                points.stream().collect(Collectors.groupingBy(ThresholdResult.Point::arm, TreeMap::new, Collectors.toList()));
+        Map<Integer, List<ThresholdResult.Point>> given = points.stream()
+                .collect(Collectors.groupingBy(ThresholdResult.Point::arm, TreeMap::new, Collectors.toList()));
         double best = given.values().stream()
                 .mapToDouble(here -> average(here, ThresholdResult.Point::yield))
                 .max()
@@ -169,8 +168,7 @@ public final class ThresholdAnswers implements Analysis {
                 .toList();
     }
 
-    private static double average(
-            List<ThresholdResult.Point> points, ToDoubleFunction<ThresholdResult.Point> what) {
+    private static double average(List<ThresholdResult.Point> points, ToDoubleFunction<ThresholdResult.Point> what) {
         return points.stream().mapToDouble(what).average().orElseThrow();
     }
 }

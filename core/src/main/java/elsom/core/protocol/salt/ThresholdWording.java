@@ -87,13 +87,19 @@ public final class ThresholdWording {
                                         ? "The strongest given without a loss is " + amount(noec, unit)
                                         : "Even the weakest given shows a loss")
                                 + "; a loss shows from " + amount(loec, unit) + " on.");
-        result.effect().effective(TENTH).filter(found -> !found.outside()).ifPresent(found -> details.add("A tenth less than"
-                + " without is reached at " + amount(OptionalDouble.of(found.dose()), unit) + " given (95 % interval "
-                + Decimals.threeDigits(found.interval95().low())
-                + (Double.isFinite(found.interval95().high())
-                        ? " to " + Decimals.threeDigits(found.interval95().high())
-                        : " or more")
-                + "; curves averaged)."));
+        result.effect()
+                .effective(TENTH)
+                .filter(found -> !found.outside())
+                .ifPresent(found -> details.add("A tenth less than"
+                        + " without is reached at " + amount(OptionalDouble.of(found.dose()), unit)
+                        + " given (95 % interval "
+                        + Decimals.threeDigits(found.interval95().low())
+                        + (Double.isFinite(found.interval95().high())
+                                ? " to "
+                                        + Decimals.threeDigits(
+                                                found.interval95().high())
+                                : " or more")
+                        + "; curves averaged)."));
         if (result.tested().died().isPresent()) {
             details.add(
                     "From " + amount(result.tested().died(), unit)
