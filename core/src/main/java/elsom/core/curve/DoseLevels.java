@@ -83,12 +83,13 @@ public record DoseLevels(List<Level> levels) {
         return units() - levels.size();
     }
 
+    /** Doses above 0, rising. */
+    public List<Double> positiveDoses() {
+        return levels.stream().map(Level::dose).filter(dose -> dose > 0).toList();
+    }
+
     public double lowestDose() {
-        return levels.stream()
-                .mapToDouble(Level::dose)
-                .filter(dose -> dose > 0)
-                .min()
-                .orElseThrow();
+        return positiveDoses().get(0);
     }
 
     public double highestDose() {

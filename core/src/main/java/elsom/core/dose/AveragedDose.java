@@ -2,7 +2,10 @@ package elsom.core.dose;
 
 import elsom.core.stats.Interval;
 import java.util.List;
+import java.util.Map;
+import java.util.NavigableMap;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.DoubleUnaryOperator;
 import org.apache.commons.statistics.distribution.TDistribution;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
@@ -35,26 +38,48 @@ final class AveragedDose {
         }
     }
 
-    AveragedDose(List<Part> parts, double lowestTested, double highestTested) {
+    /** What was worked out, from which the next search starts as near as it can. */
+    private final NavigableMap<Double, Double> known = new TreeMap<>();
+
+    /**
+     * A dose.
+     *
+     * @param tested doses above 0, rising
+     */
+    AveragedDose(List<Part> parts, List<Double> tested) {
         this.parts = List.copyOf(parts);
-        this.low = Math.log(lowestTested) - FAR;
-        this.high = Math.log(highestTested) + FAR;
+        this.low = Math.log(tested.get(0)) - FAR;
+        this.high = Math.log(tested.get(tested.size() - 1)) + FAR;
+        tested.forEach(dose -> below(Math.log(dose)));
     }
 
     private double below(double logDose) {
-        return parts.stream()
-                .mapToDouble(part -> part.weight() * part.below(logDose))
-                .sum();
+        return known.computeIfAbsent(
+                logDose,
+                at -> parts.stream()
+                        .mapToDouble(part -> part.weight() * part.below(at))
+                        .sum());
     }
 
     private double at(double chance) {
         if (below(low) >= chance) {
             return 0;
         }
-        return below(high) <= chance
-                ? Double.POSITIVE_INFINITY
-                : Math.exp(new BracketingNthOrderBrentSolver(NEAR, NEAR, 3)
-                        .solve(MOST, at -> below(at) - chance, low, high));
+        if (below(high) <= chance) {
+            return Double.POSITIVE_INFINITY;
+        }
+        double from = known.entrySet().stream()
+                .filter(entry -> entry.getValue() < chance)
+                .mapToDouble(Map.Entry::getKey)
+                .max()
+                .orElse(low);
+        double to = known.tailMap(from, false).entrySet().stream()
+                .filter(entry -> entry.getValue() >= chance)
+                .mapToDouble(Map.Entry::getKey)
+                .min()
+                .orElse(high);
+        return Math.exp(
+                new BracketingNthOrderBrentSolver(NEAR, NEAR, 3).solve(MOST, at -> below(at) - chance, from, to));
     }
 
     /** The dose; empty where it may be anything. */

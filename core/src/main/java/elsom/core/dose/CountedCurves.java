@@ -23,7 +23,7 @@ import org.apache.commons.statistics.distribution.TDistribution;
  * heterogeneity (Finney 1971, ch. 4).
  */
 public final class CountedCurves implements DoseCurve {
-    private static final double LEAST_WEIGHT = 0.02;
+    private static final double LEAST_WEIGHT = 0.04;
     private static final double HUNDRED = 100;
     private static final double LOG_10 = Math.log(10);
     private static final double END = 0.025;
@@ -165,10 +165,9 @@ public final class CountedCurves implements DoseCurve {
 
     @Override
     public Optional<Effective> effective(double percent) {
-        List<Double> tested = units.stream()
+        List<Double> tested = together(units).stream()
                 .map(QuantalLevel::dose)
                 .filter(dose -> dose > 0)
-                .sorted()
                 .toList();
         List<AveragedDose.Part> parts = curves.stream()
                 .map(one -> {
@@ -177,7 +176,7 @@ public final class CountedCurves implements DoseCurve {
                             one.weight(), df, logDose -> profile.root(logDose / LOG_10) / Math.sqrt(heterogeneity));
                 })
                 .toList();
-        return new AveragedDose(parts, tested.get(0), tested.get(tested.size() - 1)).effective(percent);
+        return new AveragedDose(parts, tested).effective(percent);
     }
 
     /** Doses' shares beside the curve, judged by the scatter of units within doses, which is chance's at least. */

@@ -22,7 +22,7 @@ import org.apache.commons.statistics.distribution.TDistribution;
  * dose counting by its scatter.
  */
 public final class MeasuredCurves implements DoseCurve {
-    private static final double LEAST_WEIGHT = 0.02;
+    private static final double LEAST_WEIGHT = 0.04;
     private static final double HUNDRED = 100;
 
     private final Course course;
@@ -178,7 +178,7 @@ public final class MeasuredCurves implements DoseCurve {
                     return new AveragedDose.Part(one.weight(), profile.df(), profile::root);
                 })
                 .toList();
-        return new AveragedDose(parts, levels.lowestDose(), levels.highestDose()).effective(percent);
+        return new AveragedDose(parts, levels.positiveDoses()).effective(percent);
     }
 
     @Override

@@ -27,9 +27,9 @@ import org.junit.jupiter.params.provider.EnumSource;
 class DoseErrorsTest {
     private static final double[] DOSES = {0, 0.25, 0.5, 1, 2, 4, 8};
     private static final int[] PERCENTS = {10, 20, 50};
-    private static final int TRIALS = 1000;
+    private static final int TRIALS = 500;
     private static final double LEAST = 0.92;
-    private static final int RATES = 150;
+    private static final int RATES = 60;
     private static final int PLANTS = 20;
     private static final List<DoseEffect.Given> GIVEN = IntStream.range(0, DOSES.length)
             .mapToObj(arm -> new DoseEffect.Given(arm, DOSES[arm]))

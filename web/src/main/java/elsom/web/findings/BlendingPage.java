@@ -3,7 +3,6 @@ package elsom.web.findings;
 import elsom.core.chemistry.Leaching;
 import elsom.core.chemistry.SaltLimit;
 import elsom.core.chemistry.WaterBlend;
-import elsom.core.curve.SalinityResponse;
 import elsom.core.protocol.salt.ThresholdResult;
 import elsom.core.quantity.Decimals;
 import elsom.core.stats.Outcome;
@@ -22,15 +21,13 @@ import java.util.Optional;
 public record BlendingPage(
         TrialHeader header, String title, BlendingForm form, String answer, String refused, List<String> working) {
     static BlendingPage of(TrialHeader header, ThresholdResult result, BlendingForm form) {
-        Outcome<SalinityResponse> fit = result.fit();
-        Optional<SaltLimit> limit = fit.asOptional()
-                .map(found -> SaltLimit.of(
-                        found.thresholdInterval().low().orElse(found.threshold()), result.byDrain(), form.drained()));
+        Optional<SaltLimit> limit =
+                result.limit().map(found -> SaltLimit.of(found.salinity(), result.byDrain(), form.drained()));
         Outcome<WaterBlend> blend = form.problems().isEmpty() && limit.isPresent()
                 ? WaterBlend.under(limit.get().ofWater(), form.ecA(), form.ecB())
                 : Outcome.notEstimable("");
-        String refused = fit.asOptional().isEmpty()
-                ? "No threshold can be told: " + fit.whyNot().orElse("") + "."
+        String refused = limit.isEmpty()
+                ? "No threshold can be told: " + result.fit().whyNot().orElse("") + "."
                 : blend.whyNot()
                         .filter(why -> !why.isEmpty())
                         .map(why -> why + ".")
@@ -55,8 +52,16 @@ public record BlendingPage(
     private static List<String> working(
             ThresholdResult result, BlendingForm form, SaltLimit limit, Optional<WaterBlend> blend) {
         List<String> working = new ArrayList<>();
-        working.add("Yield holds up to " + shown(limit.threshold()) + " in "
-                + result.axis().label() + ", by the lower end of its 95 % interval, to be on the safe side.");
+        boolean byThreshold =
+                result.limit().map(ThresholdResult.Limit::byThreshold).orElse(false);
+        working.add(
+                byThreshold
+                        ? "Yield holds up to " + shown(limit.threshold()) + " in "
+                                + result.axis().label()
+                                + ", by the lower end of its 95 % interval, to be on the safe side."
+                        : "No loss beside none was shown up to " + shown(limit.threshold()) + " in "
+                                + result.axis().label()
+                                + ", the strongest that was given without one; yield has no threshold here.");
         working.add(
                 result.byDrain()
                         ? "At rest what drains is as many times saltier as less of it drains: with "

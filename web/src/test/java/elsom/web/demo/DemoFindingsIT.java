@@ -3,7 +3,6 @@ package elsom.web.demo;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import elsom.core.curve.SalinityResponse;
 import elsom.core.dose.DoseCurve;
 import elsom.core.dose.DoseEffect;
 import elsom.core.figure.Figure;
@@ -34,6 +33,7 @@ import java.util.OptionalInt;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -158,7 +158,7 @@ class DemoFindingsIT {
 
     private static ObjectNode dosed(DoseEffect effect) {
         ObjectNode input = JsonNodeFactory.instance.objectNode().put("kind", "model_average");
-        input.putArray("models").add("LL.3").add("W1.3").add("W2.3").add("LL.4");
+        input.putArray("models").add("LL.3").add("W1.3");
         input.putArray("percents").add(10).add(20).add(50);
         ArrayNode doses = input.putArray("dose");
         ArrayNode responses = input.putArray("response");
@@ -253,8 +253,9 @@ class DemoFindingsIT {
         assertThat(compared).isGreaterThan(3);
     }
 
+    /** The demo's crop is fed before it is salted: the sums' threshold misses its means, and the page tells none. */
     @Test
-    void theThresholdIsThatOfTheSums() throws Exception {
+    void aThresholdThatMissesTheMeansIsNotTold() throws Exception {
         Calc calc = new Calc();
         ThresholdResult shown = found().stream()
                 .flatMap(findings -> findings.sections(ThresholdResult.class).stream())
@@ -272,10 +273,24 @@ class DemoFindingsIT {
         });
         calc.ask("threshold_slope", input);
         JsonNode answer = calc.answers().get(0);
-        SalinityResponse fit = shown.fit().asOptional().orElseThrow();
-        assertThat(fit.threshold()).isCloseTo(answer.path("threshold_a").doubleValue(), within(1e-6));
-        assertThat(fit.slopePercent()).isCloseTo(answer.path("slope_b").doubleValue(), within(1e-6));
-        assertThat(fit.highest()).isCloseTo(answer.path("ymax").doubleValue(), within(1e-6));
+        Map<Integer, List<ThresholdResult.Point>> strengths =
+                shown.points().stream().collect(Collectors.groupingBy(ThresholdResult.Point::arm));
+        double within = strengths.values().stream()
+                .mapToDouble(here -> {
+                    double mean = here.stream()
+                            .mapToDouble(ThresholdResult.Point::yield)
+                            .average()
+                            .orElseThrow();
+                    return here.stream()
+                            .mapToDouble(point -> Math.pow(point.yield() - mean, 2))
+                            .sum();
+                })
+                .sum();
+        int df = strengths.size() - 3;
+        int pure = shown.points().size() - strengths.size();
+        double f = (answer.path("rss").doubleValue() - within) / df / (within / pure);
+        assertThat(f).isGreaterThan(10);
+        assertThat(shown.fit().whyNot().orElseThrow()).contains("lack of fit, p < 0.0001");
     }
 
     @Test

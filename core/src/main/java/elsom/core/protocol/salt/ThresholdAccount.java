@@ -71,7 +71,7 @@ final class ThresholdAccount {
                 .part(Part.drawn(chart(), strengths()).facts(facts()))
                 .note("Maas & Hoffman 1977: yield holds up to a threshold and falls in a straight line beyond it."
                         + " Intervals are 95 %, by the profile of the sum of squares.");
-        if (result.byEc() && result.fit().asOptional().isPresent()) {
+        if (result.byEc() && result.limit().isPresent()) {
             account.door(Door.BLENDING);
         }
         return account.build();

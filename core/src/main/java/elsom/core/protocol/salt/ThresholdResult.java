@@ -11,6 +11,7 @@ import elsom.core.trial.Look;
 import elsom.core.trial.TrialRecord;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
@@ -39,6 +40,36 @@ public record ThresholdResult(
     /** What single strengths did, beside none. */
     public DoseEffect.Tested tested() {
         return effect.tested();
+    }
+
+    /**
+     * A salinity that a crop can be kept under.
+     *
+     * @param salinity by the axis
+     * @param byThreshold whether it is the lower end of the threshold's interval; else the strongest strength that showed no
+     *     loss beside none
+     */
+    public record Limit(double salinity, boolean byThreshold) {}
+
+    /** What to keep under; empty where neither a threshold nor a strength without loss below one with it was found. */
+    public Optional<Limit> limit() {
+        return fit.asOptional()
+                .map(found -> new Limit(found.thresholdInterval().low().orElse(found.threshold()), true))
+                .or(() -> risesThenFalls() && tested().noec().isPresent() ? withoutLoss() : Optional.empty());
+    }
+
+    private Optional<Limit> withoutLoss() {
+        return effect.units().stream()
+                .filter(unit -> unit.dose() == tested().noec().orElseThrow())
+                .findFirst()
+                .map(unit -> new Limit(
+                        points.stream()
+                                .filter(point -> point.arm() == unit.arm())
+                                .mapToDouble(Point::salinity)
+                                .average()
+                                .orElse(Double.NaN),
+                        false))
+                .filter(limit -> Double.isFinite(limit.salinity()));
     }
 
     /** Which strength yielded most. */
