@@ -15,6 +15,9 @@ public final class MaximumContrast {
     private static final int TERMS = 9;
     private static final int FINE_TERMS = 12;
     private static final int MOST_PANELS = 6;
+    /** Where contrasts follow from others there are edges, which one dimension can afford. */
+    private static final int PANELS = 60;
+
     private static final int NESTED = 3;
     private static final double NOTHING = 1e-9;
     private static final double LEAST = 1e-15;
@@ -175,7 +178,7 @@ public final class MaximumContrast {
                             },
                             low,
                             high,
-                            (int) Math.ceil(Math.min(MOST_PANELS, high - low)));
+                            rank == 2 ? PANELS : (int) Math.ceil(Math.min(MOST_PANELS, high - low)));
         }
 
         private double chance(double[] share, double[] z, double from, double to) {

@@ -16,6 +16,14 @@ class MaximumContrastTest {
         assertThat(MaximumContrast.of(correlation, 10).twoSidedQuantile(0.05)).isCloseTo(2.70477809, within(2e-6));
     }
 
+    /** Three that go nearly together, by nested Gauss rules of 500 points in another environment. */
+    @Test
+    void contrastsThatGoNearlyTogetherKeepTheirDigits() {
+        double[][] near = {{1, 0.97652917, -0.97733809}, {0.97652917, 1, -0.95872683}, {-0.97733809, -0.95872683, 1}};
+        assertThat(MaximumContrast.of(near, 4).twoSided(4.99665541633)).isCloseTo(0.0097647, within(3e-6));
+        assertThat(MaximumContrast.of(near, 1e7).twoSided(3)).isCloseTo(0.00403668, within(3e-7));
+    }
+
     @Test
     void independentOnesAreThoseOfSidakAndAlikeOnesAreOne() {
         double[][] apart = {{1, 0, 0}, {0, 1, 0}, {0, 0, 1}};
