@@ -6,6 +6,7 @@ import elsom.core.curve.CurveModel;
 import elsom.core.curve.DoseLevels;
 import elsom.core.curve.DoseResponse;
 import elsom.core.curve.EffectiveDose;
+import elsom.core.curve.PowerOfMean;
 import elsom.core.curve.QuantalFit;
 import elsom.core.curve.QuantalLevel;
 import elsom.core.curve.QuantalTrays;
@@ -50,6 +51,10 @@ final class AbsoluteEcFamily implements Family {
     }
 
     private static DoseLevels levels(JsonNode input) {
+        return DoseLevels.of(new DoseResponse(points(input)));
+    }
+
+    private static List<DoseResponse.Point> points(JsonNode input) {
         List<Double> doses = Inputs.numbers(input, "dose");
         List<JsonNode> responses = Inputs.list(input, "response");
         Inputs.sameLength("dose", doses, "response", responses);
@@ -67,7 +72,7 @@ final class AbsoluteEcFamily implements Family {
         if (points.stream().noneMatch(point -> point.dose() > 0)) {
             throw new BadInput("a dose above 0 is needed");
         }
-        return DoseLevels.of(new DoseResponse(points));
+        return points;
     }
 
     private static CurveFit fit(CurveModel model, DoseLevels levels) {
@@ -80,10 +85,19 @@ final class AbsoluteEcFamily implements Family {
 
     private static ObjectNode absolute(JsonNode input) {
         String spread = input.path("spread").asString("constant");
-        if (!spread.equals("constant")) {
-            throw new BadInput("“spread” must be constant, got “" + spread + "”");
+        CurveModel model = model(Inputs.text(input, "model"));
+        CurveFit fit =
+                switch (spread) {
+                    case "constant", "power_of_mean" -> fit(model, levels(input));
+                    case "both_sides_log" -> CurveFit.ofLogs(model, logs(input)).orElseThrow(BadInput::new);
+                    default ->
+                        throw new BadInput("“spread” must be constant, power_of_mean or both_sides_log, got “" + spread
+                                + "”");
+                };
+        if (spread.equals("power_of_mean")) {
+            return powerOfMean(
+                    PowerOfMean.of(fit, points(input), Inputs.numbers(input, "percents")), names(fit.model()));
         }
-        CurveFit fit = fit(model(Inputs.text(input, "model")), levels(input));
         ObjectNode answer = Answers.object();
         ObjectNode params = answer.putObject("params");
         List<String> names = names(fit.model());
@@ -104,6 +118,44 @@ final class AbsoluteEcFamily implements Family {
         ArrayNode doses = answer.putArray("ec");
         for (double percent : Inputs.numbers(input, "percents")) {
             doses.add(dose(EffectiveDose.of(fit, percent), fit.levels()));
+        }
+        return answer;
+    }
+
+    private static DoseLevels logs(JsonNode input) {
+        List<DoseResponse.Point> points = points(input);
+        if (points.stream().anyMatch(point -> !(point.response() > 0))) {
+            throw new BadInput("“both_sides_log” needs responses above 0");
+        }
+        return DoseLevels.of(new DoseResponse(points.stream()
+                .map(point -> new DoseResponse.Point(point.dose(), Math.log(point.response())))
+                .toList()));
+    }
+
+    private static ObjectNode powerOfMean(PowerOfMean found, List<String> names) {
+        ObjectNode answer = Answers.object();
+        ObjectNode params = answer.putObject("params");
+        for (int i = 0; i < names.size(); i++) {
+            boolean log = names.get(i).equals("e");
+            double estimate = found.estimates().get(i);
+            double value = log ? Math.exp(estimate) : estimate;
+            params.putObject(names.get(i))
+                    .put("estimate", value)
+                    .put("se", (log ? value : 1) * found.errors().get(i));
+        }
+        answer.putObject("delta").put("estimate", found.delta()).put("se", found.deltaError());
+        answer.put("sigma", found.sigma()).put("loglik", found.loglik());
+        ArrayNode doses = answer.putArray("ec");
+        for (PowerOfMean.Dose dose : found.doses()) {
+            ObjectNode node = doses.addObject()
+                    .put("percent", dose.percent())
+                    .put("reached", Double.isFinite(dose.estimate()));
+            Answers.put(node, "estimate", dose.estimate());
+            Answers.put(node, "se_log", dose.logError());
+            Answers.put(node, "low", dose.low());
+            Answers.put(node, "high", dose.high());
+            Answers.put(node, "low_profile", dose.lowByProfile());
+            Answers.put(node, "high_profile", dose.highByProfile());
         }
         return answer;
     }

@@ -2,13 +2,18 @@ package elsom.core.curve;
 
 import elsom.core.stats.Outcome;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
-/** A curve through the means of doses by weighed least squares. */
-public record CurveFit(CurveModel model, DoseLevels levels, LeastSquaresFit fit) {
+/**
+ * A curve through the means of doses by weighed least squares.
+ *
+ * @param logs whether responses and curve are fitted as logarithms, of which {@code levels} then are
+ */
+public record CurveFit(CurveModel model, DoseLevels levels, LeastSquaresFit fit, boolean logs) {
     private static final double[] SLOPES = {0.4, 0.7, 1.2, 2, 3.5, 6, 11};
     private static final int BETWEEN = 3;
     private static final double BEYOND = 3;
@@ -20,15 +25,44 @@ public record CurveFit(CurveModel model, DoseLevels levels, LeastSquaresFit fit)
 
     /** Fits one; not estimable where the points hold none of this kind. */
     public static Outcome<CurveFit> of(CurveModel model, DoseLevels levels) {
+        return of(model, levels, false);
+    }
+
+    /**
+     * Fits the logarithm of a curve to logarithms (Carroll &amp; Ruppert 1984): scatter in proportion to the mean.
+     *
+     * @param levels of logarithms
+     */
+    public static Outcome<CurveFit> ofLogs(CurveModel model, DoseLevels levels) {
+        return of(model, levels, true);
+    }
+
+    private static Outcome<CurveFit> of(CurveModel model, DoseLevels levels, boolean logs) {
         return LeastSquares.fit(
-                        model,
+                        logs ? new Logged(model) : model,
                         points(levels),
-                        starts(model, levels),
+                        starts(model, logs ? levels.mapped(Math::exp) : levels),
                         new LeastSquares.Left(levels.within(), levels.units()))
                 .then(fit -> Double.isFinite(Math.exp(fit.estimates()[model.indexOfLogE()]))
                                 && fit.estimates()[0] * model.shape().sign() > 0
-                        ? Outcome.found(new CurveFit(model, levels, fit))
+                        ? Outcome.found(new CurveFit(model, levels, fit, logs))
                         : Outcome.notEstimable("The curve does not settle on these points"));
+    }
+
+    /** The logarithm of a curve. */
+    private record Logged(CurveModel model) implements LeastSquares.Model {
+        private static final double LEAST = 1e-12;
+
+        @Override
+        public double value(double x, double[] p) {
+            return Math.log(Math.max(LEAST, model.value(x, p)));
+        }
+
+        @Override
+        public double[] gradient(double x, double[] p) {
+            double value = Math.max(LEAST, model.value(x, p));
+            return Arrays.stream(model.gradient(x, p)).map(slope -> slope / value).toArray();
+        }
     }
 
     static LeastSquares.Points points(DoseLevels levels) {
@@ -167,7 +201,7 @@ public record CurveFit(CurveModel model, DoseLevels levels, LeastSquaresFit fit)
         return logDose(kept, fit.estimates());
     }
 
-    private OptionalDouble logDose(double kept, double[] p) {
+    OptionalDouble logDose(double kept, double[] p) {
         double target = kept * model.upper(p);
         if (model == CurveModel.BC_4) {
             return beyondPeak(target, p);

@@ -72,7 +72,7 @@ public final class CurveProfile {
 
     /** Least squares of the curves that have the effect at this dose. */
     public double squares(double logDose) {
-        Held held = new Held(fit.model(), kept, mostLeft, logDose, points);
+        Held held = new Held(fit.model(), kept, mostLeft, logDose, points, fit.logs());
         double best = Double.POSITIVE_INFINITY;
         double[] start = {};
         for (double slope : SLOPES) {
@@ -123,7 +123,13 @@ public final class CurveProfile {
      * Curves by what is free with the dose held: the logarithm of the slope, and the end or the place of a rise. The top, in
      * which they are linear, is always at its best.
      */
-    private record Held(CurveModel model, double kept, double mostLeft, double logDose, LeastSquares.Points points) {
+    private record Held(
+            CurveModel model,
+            double kept,
+            double mostLeft,
+            double logDose,
+            LeastSquares.Points points,
+            boolean logs) {
         int free() {
             return model.parameters() - 2;
         }
@@ -148,6 +154,20 @@ public final class CurveProfile {
                     : new double[] {b, (kept - share) / (1 - share), 1, logE};
         }
 
+        /** Of logarithms, to which the top is added. */
+        private double ofLogs(double[] p) {
+            double sum = 0;
+            double squares = 0;
+            double weights = 0;
+            for (int i = 0; i < points.x().length; i++) {
+                double off = points.y()[i] - Math.log(model.value(points.x()[i], p));
+                sum += points.weight()[i] * off;
+                squares += points.weight()[i] * off * off;
+                weights += points.weight()[i];
+            }
+            return squares - sum * sum / weights;
+        }
+
         double squares(double[] z) {
             double[] p = parameters(z);
             double aa = 0;
@@ -161,7 +181,7 @@ public final class CurveProfile {
                 ay += weight * a * y;
                 yy += weight * y * y;
             }
-            double squares = yy - ay * ay / aa;
+            double squares = logs ? ofLogs(p) : yy - ay * ay / aa;
             return Double.isFinite(squares) ? squares : Double.MAX_VALUE;
         }
     }

@@ -3,6 +3,7 @@ package elsom.core.curve;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.DoubleUnaryOperator;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 
@@ -48,6 +49,18 @@ public record DoseLevels(List<Level> levels) {
         return new DoseLevels(levels.stream()
                 .map(level ->
                         new Level(level.dose(), level.mean(), level.n(), level.within(), weight.applyAsDouble(level)))
+                .toList());
+    }
+
+    /** With other means, all else as it is. */
+    DoseLevels mapped(DoubleUnaryOperator mean) {
+        return new DoseLevels(levels.stream()
+                .map(level -> new Level(
+                        level.dose(),
+                        mean.applyAsDouble(level.mean()),
+                        level.n(),
+                        level.within(),
+                        level.weight()))
                 .toList());
     }
 
