@@ -86,14 +86,12 @@ final class AbsoluteEcFamily implements Family {
     private static ObjectNode absolute(JsonNode input) {
         String spread = input.path("spread").asString("constant");
         CurveModel model = model(Inputs.text(input, "model"));
-        CurveFit fit =
-                switch (spread) {
-                    case "constant", "power_of_mean" -> fit(model, levels(input));
-                    case "both_sides_log" -> CurveFit.ofLogs(model, logs(input)).orElseThrow(BadInput::new);
-                    default ->
-                        throw new BadInput("“spread” must be constant, power_of_mean or both_sides_log, got “" + spread
-                                + "”");
-                };
+        CurveFit fit = switch (spread) {
+            case "constant", "power_of_mean" -> fit(model, levels(input));
+            case "both_sides_log" -> CurveFit.ofLogs(model, logs(input)).orElseThrow(BadInput::new);
+            default ->
+                throw new BadInput("“spread” must be constant, power_of_mean or both_sides_log, got “" + spread + "”");
+        };
         if (spread.equals("power_of_mean")) {
             return powerOfMean(
                     PowerOfMean.of(fit, points(input), Inputs.numbers(input, "percents")), names(fit.model()));
@@ -147,9 +145,8 @@ final class AbsoluteEcFamily implements Family {
         answer.put("sigma", found.sigma()).put("loglik", found.loglik());
         ArrayNode doses = answer.putArray("ec");
         for (PowerOfMean.Dose dose : found.doses()) {
-            ObjectNode node = doses.addObject()
-                    .put("percent", dose.percent())
-                    .put("reached", Double.isFinite(dose.estimate()));
+            ObjectNode node =
+                    doses.addObject().put("percent", dose.percent()).put("reached", Double.isFinite(dose.estimate()));
             Answers.put(node, "estimate", dose.estimate());
             Answers.put(node, "se_log", dose.logError());
             Answers.put(node, "low", dose.low());

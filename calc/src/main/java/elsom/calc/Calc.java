@@ -54,6 +54,7 @@ public final class Calc implements Callable<Integer> {
                             new TTestsFamily(),
                             new ResidueDecayFamily(),
                             new ScoresFamily(),
+                            new SmallCountsFamily(),
                             new ThresholdFamily(),
                             new TimesFamily(),
                             new TitrationFamily(),

@@ -38,6 +38,7 @@ class ReferenceTest {
             Map.entry("21_times_not_yet", new TimesFamily()),
             Map.entry("22_worst_rank", new WorstRankFamily()),
             Map.entry("18_own_variance", new OwnVarianceFamily()),
+            Map.entry("20_small_counts", new SmallCountsFamily()),
             Map.entry("23_scores", new ScoresFamily()),
             Map.entry("24_absolute_ec", new AbsoluteEcFamily()),
             Map.entry("25_pooled_ratios", new PooledRatiosFamily()),

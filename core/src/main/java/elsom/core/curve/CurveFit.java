@@ -61,7 +61,9 @@ public record CurveFit(CurveModel model, DoseLevels levels, LeastSquaresFit fit,
         @Override
         public double[] gradient(double x, double[] p) {
             double value = Math.max(LEAST, model.value(x, p));
-            return Arrays.stream(model.gradient(x, p)).map(slope -> slope / value).toArray();
+            return Arrays.stream(model.gradient(x, p))
+                    .map(slope -> slope / value)
+                    .toArray();
         }
     }
 

@@ -124,12 +124,7 @@ public final class CurveProfile {
      * which they are linear, is always at its best.
      */
     private record Held(
-            CurveModel model,
-            double kept,
-            double mostLeft,
-            double logDose,
-            LeastSquares.Points points,
-            boolean logs) {
+            CurveModel model, double kept, double mostLeft, double logDose, LeastSquares.Points points, boolean logs) {
         int free() {
             return model.parameters() - 2;
         }

@@ -56,11 +56,7 @@ public record DoseLevels(List<Level> levels) {
     DoseLevels mapped(DoubleUnaryOperator mean) {
         return new DoseLevels(levels.stream()
                 .map(level -> new Level(
-                        level.dose(),
-                        mean.applyAsDouble(level.mean()),
-                        level.n(),
-                        level.within(),
-                        level.weight()))
+                        level.dose(), mean.applyAsDouble(level.mean()), level.n(), level.within(), level.weight()))
                 .toList());
     }
 

@@ -1,5 +1,6 @@
 package elsom.core.curve;
 
+import elsom.core.stats.MaximumLikelihood;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -9,15 +10,8 @@ import java.util.stream.IntStream;
 import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
-import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
-import org.hipparchus.optim.InitialGuess;
-import org.hipparchus.optim.MaxEval;
-import org.hipparchus.optim.nonlinear.scalar.GoalType;
-import org.hipparchus.optim.nonlinear.scalar.ObjectiveFunction;
-import org.hipparchus.optim.nonlinear.scalar.noderiv.NelderMeadSimplex;
-import org.hipparchus.optim.nonlinear.scalar.noderiv.SimplexOptimizer;
 
 /**
  * A curve whose scatter follows its mean: variance {@code σ² mean^(2δ)}, by full maximum likelihood (Carroll &amp; Ruppert 1988,
@@ -40,8 +34,6 @@ public record PowerOfMean(
     private static final double FAR = Math.log(1e4);
     private static final double END = 0.025;
     private static final double HUNDRED = 100;
-    private static final int MOST = 20_000;
-    private static final int AGAIN = 6;
 
     /** A dose with the standard error of its logarithm, 95 % by it and by the profile of the likelihood. */
     public record Dose(
@@ -98,9 +90,8 @@ public record PowerOfMean(
         double[] curve = start.fit().estimates();
         double[] first = Arrays.copyOf(curve, curve.length + 1);
         first[curve.length] = 0.5;
-        double[] best = least(likelihood::lost, first);
-        RealMatrix covariance =
-                new LUDecomposition(curvature(likelihood::lost, best)).getSolver().getInverse();
+        double[] best = MaximumLikelihood.least(likelihood::lost, first);
+        RealMatrix covariance = MaximumLikelihood.covariance(likelihood::lost, best);
         double[] p = Arrays.copyOf(best, curve.length);
         double delta = best[curve.length];
         double lost = likelihood.lost(best);
@@ -167,7 +158,7 @@ public record PowerOfMean(
             all[logE] = held - from.getAsDouble();
             return likelihood.lost(all);
         };
-        return lost.applyAsDouble(least(lost, free));
+        return lost.applyAsDouble(MaximumLikelihood.least(lost, free));
     }
 
     private static OptionalDouble end(DoubleUnaryOperator rise, double from, double step, double furthest) {
@@ -181,46 +172,5 @@ public record PowerOfMean(
             near = next;
         }
         return OptionalDouble.empty();
-    }
-
-    /** By a simplex, begun again where it ended until nothing is gained. */
-    private static double[] least(ToDoubleFunction<double[]> lost, double[] start) {
-        double[] at = start;
-        for (int i = 0; i < AGAIN; i++) {
-            double before = lost.applyAsDouble(at);
-            double[] sides = Arrays.stream(at).map(x -> 0.05 + 0.1 * Math.abs(x)).toArray();
-            at = new SimplexOptimizer(1e-13, 1e-13)
-                    .optimize(
-                            new MaxEval(MOST),
-                            new ObjectiveFunction(lost::applyAsDouble),
-                            GoalType.MINIMIZE,
-                            new InitialGuess(at),
-                            new NelderMeadSimplex(sides))
-                    .getPoint();
-            if (before - lost.applyAsDouble(at) < 1e-11) {
-                return at;
-            }
-        }
-        return at;
-    }
-
-    /** Second derivatives, by differences. */
-    private static RealMatrix curvature(ToDoubleFunction<double[]> lost, double[] at) {
-        RealMatrix second = MatrixUtils.createRealMatrix(at.length, at.length);
-        double[] step = Arrays.stream(at).map(x -> 1e-4 * (1 + Math.abs(x))).toArray();
-        for (int i = 0; i < at.length; i++) {
-            for (int j = 0; j <= i; j++) {
-                double sum = 0;
-                for (int[] sign : new int[][] {{1, 1, 1}, {1, -1, -1}, {-1, 1, -1}, {-1, -1, 1}}) {
-                    double[] moved = at.clone();
-                    moved[i] += sign[0] * step[i];
-                    moved[j] += sign[1] * step[j];
-                    sum += sign[2] * lost.applyAsDouble(moved);
-                }
-                second.setEntry(i, j, sum / (4 * step[i] * step[j]));
-                second.setEntry(j, i, second.getEntry(i, j));
-            }
-        }
-        return second;
     }
 }

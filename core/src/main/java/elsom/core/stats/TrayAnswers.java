@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
-import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 
 /**
@@ -36,11 +35,11 @@ public record TrayAnswers(int df, double critical, double anyDifferent, List<Ans
             }
         }
 
-        private int drawn(double share, UniformRandomProvider random) {
+        private int drawn(double share, SplittableRandom random) {
             double here = together == 0 || share == 0 || share == 1
                     ? share
                     : BetaDistribution.of(share * (1 - together) / together, (1 - share) * (1 - together) / together)
-                            .createSampler(random)
+                            .createSampler(random::nextLong)
                             .sample();
             return (int) IntStream.range(0, plants)
                     .filter(i -> random.nextDouble() < here)
@@ -64,7 +63,7 @@ public record TrayAnswers(int df, double critical, double anyDifferent, List<Ans
         double critical = MaximumT.of(plan.trays(), n, df).twoSidedQuantile(alpha);
         int[][] counts = new int[arms - 1][4];
         int any = 0;
-        UniformRandomProvider random = new SplittableRandom(seed)::nextLong;
+        SplittableRandom random = new SplittableRandom(seed);
         for (int run = 0; run < simulations; run++) {
             any += one(plan, critical * Math.sqrt(2.0 / plan.trays()), margin, random, counts) ? 1 : 0;
         }
@@ -82,7 +81,7 @@ public record TrayAnswers(int df, double critical, double anyDifferent, List<Ans
     }
 
     /** One run; whether any interval leaves out 0. */
-    private static boolean one(Plan plan, double reach, double margin, UniformRandomProvider random, int[][] counts) {
+    private static boolean one(Plan plan, double reach, double margin, SplittableRandom random, int[][] counts) {
         int arms = plan.shares().size();
         double[] mean = new double[arms];
         double squares = 0;
