@@ -2,6 +2,7 @@ package elsom.core.panel;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
@@ -11,11 +12,13 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  *
  * @param rankSums of each sample; 1 is the lowest score
  * @param statistic corrected for ties
- * @param p by its χ² with samples − 1 degrees of freedom
+ * @param p counted over all the rankings there could have been where a small panel allows it, else by its χ² with
+ *     samples − 1 degrees of freedom
+ * @param counted whether it was
  * @param leastApart how far apart two rank sums must lie to be parted at 1 in 20, over all pairs (Nemenyi, by Bonferroni's
  *     normal bound)
  */
-public record RankedPanel(int tasters, List<Double> rankSums, double statistic, double p, double leastApart) {
+public record RankedPanel(int tasters, List<Double> rankSums, double statistic, double p, boolean counted, double leastApart) {
     private static final double ALPHA = 0.05;
 
     public RankedPanel {
@@ -35,8 +38,10 @@ public record RankedPanel(int tasters, List<Double> rankSums, double statistic, 
             throw new IllegalArgumentException("two tasters or more, each with all of two samples or more");
         }
         double[] sums = new double[samples];
+        List<int[]> doubled = new ArrayList<>();
         double ties = 0;
         for (List<Double> row : scores) {
+            int[] ranks = new int[samples];
             for (int i = 0; i < samples; i++) {
                 double below = 0;
                 double alike = 0;
@@ -45,9 +50,11 @@ public record RankedPanel(int tasters, List<Double> rankSums, double statistic, 
                     alike += other == row.get(i) ? 1 : 0;
                 }
                 sums[i] += below + (alike + 1) / 2;
+                ranks[i] = (int) (2 * below + alike + 1);
                 // Σ over tied groups of t³ − t is Σ over values of t² − 1.
                 ties += alike * alike - 1;
             }
+            doubled.add(ranks);
         }
         double squares = 0;
         List<Double> told = new ArrayList<>();
@@ -61,11 +68,13 @@ public record RankedPanel(int tasters, List<Double> rankSums, double statistic, 
         double below = n * k * (k + 1) - ties / (k - 1);
         double statistic = below > 0 ? above / below : 0;
         double z = NormalDistribution.of(0, 1).inverseSurvivalProbability(ALPHA / (k * (k - 1)));
+        OptionalDouble exact = RankingsCounted.asFar(doubled, 4 * squares);
         return new RankedPanel(
                 tasters,
                 told,
                 statistic,
-                ChiSquaredDistribution.of(k - 1).survivalProbability(Math.max(0, statistic)),
+                exact.orElseGet(() -> ChiSquaredDistribution.of(k - 1).survivalProbability(Math.max(0, statistic))),
+                exact.isPresent(),
                 z * Math.sqrt(n * k * (k + 1) / 6));
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Collections;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -15,7 +16,9 @@ class RankedPanelTest {
                 List.of(1.0, 2.0, 3.0), List.of(2.0, 5.0, 9.0), List.of(1.0, 4.0, 6.0), List.of(3.0, 4.0, 5.0)));
         assertThat(panel.rankSums()).containsExactly(4.0, 8.0, 12.0);
         assertThat(panel.statistic()).isCloseTo(8, within(1e-9));
-        assertThat(panel.p()).isCloseTo(Math.exp(-4), within(1e-9));
+        // All four alike: 3! of 3!⁴ rankings.
+        assertThat(panel.p()).isCloseTo(1 / 216.0, within(1e-12));
+        assertThat(panel.counted()).isTrue();
         assertThat(panel.leastApart()).isCloseTo(2.3940 * Math.sqrt(8), within(1e-3));
     }
 
@@ -25,6 +28,23 @@ class RankedPanelTest {
         RankedPanel panel = RankedPanel.of(List.of(List.of(1.0, 2.0, 2.0), List.of(1.0, 2.0, 3.0)));
         assertThat(panel.rankSums()).containsExactly(2.0, 4.5, 5.5);
         assertThat(panel.statistic()).isCloseTo((12 * 54.5 - 3 * 4 * 3 * 16) / (24 - 6 / 2.0), within(1e-9));
+    }
+
+    /** Three tasters, three samples: sums 4, 5, 9 (χ² 4.67) are reached or passed by 42 of 216 rankings (published tables: 0.194). */
+    @Test
+    void aSmallPanelIsCounted() {
+        RankedPanel panel = RankedPanel.of(
+                List.of(List.of(1.0, 2.0, 3.0), List.of(1.0, 2.0, 3.0), List.of(2.0, 1.0, 3.0)));
+        assertThat(panel.rankSums()).containsExactly(4.0, 5.0, 9.0);
+        assertThat(panel.p()).isCloseTo(42 / 216.0, within(1e-9));
+    }
+
+    @Test
+    void aLargePanelIsByChiSquared() {
+        List<Double> one = List.of(1.0, 2.0, 3.0, 4.0, 5.0, 6.0);
+        RankedPanel panel = RankedPanel.of(Collections.nCopies(20, one));
+        assertThat(panel.counted()).isFalse();
+        assertThat(panel.p()).isLessThan(1e-9);
     }
 
     @Test
