@@ -125,7 +125,8 @@ public record PanelWords(Tone tone, String sentence, List<String> lines) {
 
     private static void friedman(RankedPanel panel, List<String> lines) {
         lines.add("Friedman’s test over " + panel.tasters() + " tasters, p " + p(panel.p())
-                + (panel.counted() ? " (every ranking counted)" : "") + "; two samples are parted when their rank sums" + " lie " + Decimals.fixed(panel.leastApart(), 1)
+                + (panel.counted() ? " (every ranking counted)" : "") + "; two samples are parted when their rank sums"
+                + " lie " + Decimals.fixed(panel.leastApart(), 1)
                 + " apart or more.");
     }
 

@@ -18,7 +18,8 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  * @param leastApart how far apart two rank sums must lie to be parted at 1 in 20, over all pairs (Nemenyi, by Bonferroni's
  *     normal bound)
  */
-public record RankedPanel(int tasters, List<Double> rankSums, double statistic, double p, boolean counted, double leastApart) {
+public record RankedPanel(
+        int tasters, List<Double> rankSums, double statistic, double p, boolean counted, double leastApart) {
     private static final double ALPHA = 0.05;
 
     public RankedPanel {

@@ -28,7 +28,8 @@ final class RankingsCounted {
         if (ranks.get(0).length > MOST_SAMPLES) {
             return OptionalDouble.empty();
         }
-        Map<List<Integer>, Double> sums = Map.of(Arrays.stream(new int[ranks.get(0).length]).boxed().toList(), 1.0);
+        Map<List<Integer>, Double> sums =
+                Map.of(Arrays.stream(new int[ranks.get(0).length]).boxed().toList(), 1.0);
         long steps = 0;
         for (int[] taster : ranks) {
             List<int[]> ways = new ArrayList<>();
@@ -38,7 +39,8 @@ final class RankingsCounted {
                 return OptionalDouble.empty();
             }
             Map<List<Integer>, Double> next = new HashMap<>();
-            sums.forEach((sum, chance) -> ways.forEach(way -> next.merge(added(sum, way), chance / ways.size(), Double::sum)));
+            sums.forEach((sum, chance) ->
+                    ways.forEach(way -> next.merge(added(sum, way), chance / ways.size(), Double::sum)));
             sums = next;
         }
         return OptionalDouble.of(Math.min(

@@ -39,6 +39,23 @@ public record AnswerChances(double different, double more, double less, double n
         return new AnswerChances(different, more, less, none, Math.max(0, 1 - none - more - less));
     }
 
+    /** The same where the scatter is known, so that all intervals are as long. */
+    public static AnswerChances knowingScatter(
+            double difference, double error, double critical, OptionalDouble margin) {
+        double matters = margin.orElse(0) / error;
+        double shift = difference / error;
+        double room = matters - critical;
+        double none = room > 0 ? above(-room - shift) - above(room - shift) : 0;
+        double more = above(Math.max(critical, room) - shift);
+        double less = above(Math.max(critical, room) + shift);
+        return new AnswerChances(
+                above(critical - shift) + above(critical + shift),
+                more,
+                less,
+                none,
+                Math.max(0, 1 - none - more - less));
+    }
+
     private static double above(double z) {
         return NORMAL.survivalProbability(z);
     }

@@ -33,8 +33,8 @@ class RankedPanelTest {
     /** Three tasters, three samples: sums 4, 5, 9 (χ² 4.67) are reached or passed by 42 of 216 rankings (published tables: 0.194). */
     @Test
     void aSmallPanelIsCounted() {
-        RankedPanel panel = RankedPanel.of(
-                List.of(List.of(1.0, 2.0, 3.0), List.of(1.0, 2.0, 3.0), List.of(2.0, 1.0, 3.0)));
+        RankedPanel panel =
+                RankedPanel.of(List.of(List.of(1.0, 2.0, 3.0), List.of(1.0, 2.0, 3.0), List.of(2.0, 1.0, 3.0)));
         assertThat(panel.rankSums()).containsExactly(4.0, 5.0, 9.0);
         assertThat(panel.p()).isCloseTo(42 / 216.0, within(1e-9));
     }

@@ -41,6 +41,15 @@ class AnswerChancesTest {
         assertThat(chances.told() + chances.cantTell()).isCloseTo(1, within(1e-12));
     }
 
+    @Test
+    void withManyDegreesOfFreedomScatterIsKnown() {
+        OptionalDouble margin = OptionalDouble.of(1.2);
+        AnswerChances known = AnswerChances.knowingScatter(0.6, 0.3, 1.98, margin);
+        AnswerChances many = AnswerChances.of(0.6, 0.3, 1e6, 1.98, margin);
+        assertThat(known.told()).isCloseTo(many.told(), within(1e-4));
+        assertThat(known.different()).isCloseTo(many.different(), within(1e-4));
+    }
+
     /** Half-way between nothing and what matters either answer would do, and far fewer units give one of them. */
     @Test
     void anyAnswerTakesFewerUnitsThanOneOfThem() {
