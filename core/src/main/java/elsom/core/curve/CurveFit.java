@@ -245,12 +245,10 @@ public record CurveFit(CurveModel model, DoseLevels levels, LeastSquaresFit fit,
         return fit.standardErrorOf(gradient);
     }
 
-    /** The chance of missing the doses' means by so much when the curve is right; empty without replicates or to spare. */
-    public OptionalDouble lackOfFitP() {
-        return lackOfFitP(levels, fit.residualSumOfSquares() - levels.within(), model.parameters());
-    }
-
-    /** The same for any curve with so many parameters that leaves these weighed squares about the means. */
+    /**
+     * The chance of missing the doses' means by so much, when right, of a curve with so many parameters that leaves these
+     * weighed squares about them; empty without replicates or doses to spare.
+     */
     public static OptionalDouble lackOfFitP(DoseLevels levels, double squares, int parameters) {
         return LackOfFit.p(squares, levels.levels().size() - parameters, levels.within(), levels.withinDf());
     }

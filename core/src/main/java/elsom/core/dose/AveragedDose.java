@@ -28,7 +28,7 @@ final class AveragedDose {
     /**
      * What a curve says.
      *
-     * @param df infinite for a normal distribution
+     * @param df of Student's t that its root is spread as
      * @param root the signed root of how much worse the curve fits with the logarithm of the dose held there
      */
     record Part(double weight, double df, DoubleUnaryOperator root) {

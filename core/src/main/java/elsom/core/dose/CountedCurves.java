@@ -122,11 +122,6 @@ public final class CountedCurves implements DoseCurve {
                 : Outcome.found(new CountedCurves(fits, units, affectedIsShown));
     }
 
-    /** By how much units scatter beyond chance; 1 where they don't. */
-    double heterogeneity() {
-        return heterogeneity;
-    }
-
     @Override
     public List<Part> parts() {
         return curves.stream()

@@ -119,7 +119,21 @@ public record DoseEffect(
                 unit.value() instanceof Value.CountOf count ? count.n() : 0);
     }
 
+    /** Why there can be no curve, whatever was read. */
     private static Optional<Outcome<DoseCurve>> unknown(Observations observations, List<Given> given) {
+        List<Double> read =
+                units(observations, given).stream().map(DoseUnit::dose).toList();
+        if (!read.isEmpty() && !read.contains(0.0)) {
+            return Optional.of(
+                    Outcome.notEstimable("The untreated control was not read, and the percentages are of it"));
+        }
+        boolean killed = given.stream()
+                .anyMatch(one ->
+                        one.dose() > 0 && observations.deaths(one.arm()) > 0 && observations.seen(one.arm()) == 0);
+        if (killed) {
+            return Optional.of(
+                    Outcome.notEstimable("A dose left none alive, which a curve of those that lived does not show"));
+        }
         boolean notYet = observations.seen().stream()
                 .anyMatch(unit -> unit.value() instanceof Value.NotYet
                         && given.stream().anyMatch(one -> one.arm() == unit.arm()));

@@ -89,6 +89,13 @@ public final class MeasuredCurves implements DoseCurve {
                 .toList());
         return turned.holdsCurve(3).then(held -> {
             DoseLevels alike = DoseLevels.of(turned);
+            DoseLevels.Level control = alike.levels().get(0);
+            if (control.dose() == 0 && !(control.mean() > 0)) {
+                return Outcome.notEstimable(
+                        course.meaning() == Meaning.TO_THE_END
+                                ? "The control is at the end of the scale itself"
+                                : "The control is at 0 on average, and no percent of it can be told");
+            }
             List<CurveFit> first = fits(alike, course);
             if (first.isEmpty()) {
                 return Outcome.notEstimable("The points don't settle on any curve");

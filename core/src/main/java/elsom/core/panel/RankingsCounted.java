@@ -12,7 +12,7 @@ import java.util.OptionalDouble;
  * taster by taster (Friedman 1937; van de Wiel 2004, Comput. Stat. 19).
  */
 final class RankingsCounted {
-    private static final long MOST_STEPS = 2_000_000;
+    private static final long MOST_STEPS = 300_000;
     private static final int MOST_SAMPLES = 6;
 
     private RankingsCounted() {}

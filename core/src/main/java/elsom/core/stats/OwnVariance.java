@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.TreeMap;
+import java.util.function.DoubleBinaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.hipparchus.linear.Array2DRowRealMatrix;
@@ -69,11 +70,15 @@ public record OwnVariance(OptionalDouble df, OptionalInt blocksUsed, List<Compar
         }
     }
 
-    /** The largest of several t at some degrees of freedom. */
-    private interface Reach {
-        double p(double t, double df);
+    /** The largest of several t at some degrees of freedom: the chance of a t, and the t of a chance. */
+    private record Reach(DoubleBinaryOperator chance, DoubleBinaryOperator quantile) {
+        double p(double t, double df) {
+            return chance.applyAsDouble(t, df);
+        }
 
-        double critical(double alpha, double df);
+        double critical(double alpha, double df) {
+            return quantile.applyAsDouble(alpha, df);
+        }
     }
 
     public OwnVariance {
@@ -192,17 +197,9 @@ public record OwnVariance(OptionalDouble df, OptionalInt blocksUsed, List<Compar
     }
 
     private static Reach range(int means) {
-        return new Reach() {
-            @Override
-            public double p(double t, double df) {
-                return StudentisedRange.of(means, df).survival(t * Math.sqrt(2));
-            }
-
-            @Override
-            public double critical(double alpha, double df) {
-                return StudentisedRange.of(means, df).upperQuantile(alpha) / Math.sqrt(2);
-            }
-        };
+        return new Reach(
+                (t, df) -> StudentisedRange.of(means, df).survival(t * Math.sqrt(2)),
+                (alpha, df) -> StudentisedRange.of(means, df).upperQuantile(alpha) / Math.sqrt(2));
     }
 
     private static Reach largest(Estimated estimated, Map<Pair, Double> lambdas) {
@@ -210,30 +207,14 @@ public record OwnVariance(OptionalDouble df, OptionalInt blocksUsed, List<Compar
                 lambdas.values().stream().mapToDouble(Double::doubleValue).toArray();
         if (leans.length > 0 && Arrays.stream(leans).max().orElse(1) < LIKE_ITS_CONTROL) {
             MaximumT maximum = MaximumT.of(List.of(leans), 1);
-            return new Reach() {
-                @Override
-                public double p(double t, double df) {
-                    return maximum.with(df).twoSided(t);
-                }
-
-                @Override
-                public double critical(double alpha, double df) {
-                    return maximum.with(df).twoSidedQuantile(alpha);
-                }
-            };
+            return new Reach(
+                    (t, df) -> maximum.with(df).twoSided(t),
+                    (alpha, df) -> maximum.with(df).twoSidedQuantile(alpha));
         }
         MaximumContrast maximum = MaximumContrast.of(correlations(estimated), 1);
-        return new Reach() {
-            @Override
-            public double p(double t, double df) {
-                return maximum.with(df).twoSided(t);
-            }
-
-            @Override
-            public double critical(double alpha, double df) {
-                return maximum.with(df).twoSidedQuantile(alpha);
-            }
-        };
+        return new Reach(
+                (t, df) -> maximum.with(df).twoSided(t),
+                (alpha, df) -> maximum.with(df).twoSidedQuantile(alpha));
     }
 
     private static double[][] correlations(Estimated estimated) {

@@ -138,6 +138,33 @@ class DoseEffectTest {
         assertThat(effect.tested().loec()).hasValue(0.25);
     }
 
+    /** Those that lived at lower doses show half at most; the dose that killed all is no "not reached". */
+    @Test
+    void aDoseThatLeftNoneAliveHasNoCurveOfTheLiving() {
+        Random noise = new Random(12);
+        DoseEffect effect = DoseEffect.of(
+                seen(
+                        EndpointKind.MEASURED,
+                        Observations.Better.HIGHER,
+                        DOSES,
+                        dose -> dose == 4
+                                ? new Value.Missing("scorched", true)
+                                : new Value.Measured(falling(dose / 3) + 0.5 * noise.nextGaussian())),
+                given(DOSES),
+                0.05,
+                TOLERATED,
+                OptionalDouble.empty());
+        assertThat(effect.curve().whyNot().orElseThrow()).startsWith("A dose left none alive");
+        assertThat(effect.effective(50)).isEmpty();
+        assertThat(effect.tested().loec()).isPresent();
+    }
+
+    @Test
+    void aControlOfNothingHasNoPercent() {
+        DoseEffect effect = measured(dose -> 3 * dose, 0.0001, Observations.Better.LOWER, new Random(2));
+        assertThat(effect.curve().whyNot().orElse("")).contains("no percent of it");
+    }
+
     @Test
     void aRiseBeforeTheFallIsKeptWhenTheDataHoldIt() {
         DoseEffect effect = measured(
@@ -182,6 +209,7 @@ class DoseEffectTest {
                 TOLERATED,
                 OptionalDouble.empty());
         assertThat(effect.tested().refused().orElseThrow()).isEqualTo("There is no untreated control");
+        assertThat(effect.curve().whyNot().orElseThrow()).startsWith("The untreated control was not read");
         assertThat(WorkingRate.of(effect, 2).whyNot()).isPresent();
     }
 

@@ -158,7 +158,7 @@ public final class DoseAnswers implements Analysis {
      * The harm that may hide behind a "none": what the plan says matters, else a fifth of a scale, a fifth of all of a
      * count, or a quarter of the control.
      */
-    private static double tolerated(
+    public static double tolerated(
             Evidence evidence, Measure measure, Observations seen, List<DoseEffect.Given> given) {
         double control = given.stream()
                 .filter(one -> one.dose() == 0)

@@ -1,5 +1,6 @@
 package elsom.core.protocol.salt;
 
+import elsom.core.analysis.Observations;
 import elsom.core.curve.CurveFit;
 import elsom.core.curve.DoseLevels;
 import elsom.core.curve.DoseResponse;
@@ -10,6 +11,7 @@ import elsom.core.figure.FigureKind;
 import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
 import elsom.core.plan.Measure;
+import elsom.core.protocol.dose.DoseAnswers;
 import elsom.core.quantity.Decimals;
 import elsom.core.results.Analysis;
 import elsom.core.results.Evidence;
@@ -108,15 +110,18 @@ public final class ThresholdAnswers implements Analysis {
                 look,
                 points,
                 fit,
-                DoseEffect.of(
-                        UnitValues.of(evidence, harvested, look, Optional.empty()),
-                        IntStream.range(0, record.treatments().size())
-                                .mapToObj(arm -> new DoseEffect.Given(arm, given(evidence, strengths, arm)))
-                                .toList(),
-                        ALPHA,
-                        0,
-                        OptionalDouble.empty()),
+                effect(evidence, strengths, harvested, look),
                 strengths(record, points, fit));
+    }
+
+    private static DoseEffect effect(Evidence evidence, Factor strengths, Measure harvested, Look look) {
+        Observations seen = UnitValues.of(evidence, harvested, look, Optional.empty());
+        List<DoseEffect.Given> given = IntStream.range(
+                        0, evidence.record().treatments().size())
+                .mapToObj(arm -> new DoseEffect.Given(arm, given(evidence, strengths, arm)))
+                .toList();
+        return DoseEffect.of(
+                seen, given, ALPHA, DoseAnswers.tolerated(evidence, harvested, seen, given), OptionalDouble.empty());
     }
 
     /** A curve that misses the means of the strengths is no answer: what was seen is. */

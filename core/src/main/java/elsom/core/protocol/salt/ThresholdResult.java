@@ -10,9 +10,10 @@ import elsom.core.stats.Outcome;
 import elsom.core.trial.Look;
 import elsom.core.trial.TrialRecord;
 import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
+import java.util.OptionalDouble;
 
 /**
  * How yield goes with salinity: it holds up to a threshold, then falls.
@@ -32,6 +33,8 @@ public record ThresholdResult(
         DoseEffect effect,
         List<Strength> strengths)
         implements Section {
+    private static final int FEWEST = 3;
+
     @Override
     public Account account(TrialRecord record) {
         return new ThresholdAccount(record, this).account();
@@ -47,7 +50,7 @@ public record ThresholdResult(
      *
      * @param salinity by the axis
      * @param byThreshold whether it is the lower end of the threshold's interval; else the strongest strength that showed no
-     *     loss beside none
+     *     loss beside none, by units enough to have shown one that matters
      */
     public record Limit(double salinity, boolean byThreshold) {}
 
@@ -55,7 +58,7 @@ public record ThresholdResult(
     public Optional<Limit> limit() {
         return fit.asOptional()
                 .map(found -> new Limit(found.thresholdInterval().low().orElse(found.threshold()), true))
-                .or(() -> risesThenFalls() && tested().noec().isPresent() ? withoutLoss() : Optional.empty());
+                .or(() -> risesThenFalls() && effect.proven() ? withoutLoss() : Optional.empty());
     }
 
     private Optional<Limit> withoutLoss() {
@@ -73,19 +76,32 @@ public record ThresholdResult(
     }
 
     /** Which strength yielded most. */
-    int highest() {
-        return IntStream.range(0, strengths.size())
-                .boxed()
-                .max(Comparator.comparingDouble(i -> strengths.get(i).yield()))
+    Strength best() {
+        return strengths.stream()
+                .max(Comparator.comparingDouble(Strength::yield))
                 .orElseThrow();
     }
 
-    /** Whether no curve goes through what was seen since it yielded most between the weakest and the strongest. */
+    /** The mean yield without any; empty where that was not read. */
+    OptionalDouble without() {
+        return effect.levels().stream()
+                .filter(level -> level.dose() == 0)
+                .mapToDouble(DoseEffect.Level::mean)
+                .findFirst();
+    }
+
+    /** Whether no curve goes through what was seen since it yielded most between the least and the most salt. */
     boolean risesThenFalls() {
-        return fit.asOptional().isEmpty()
-                && strengths.size() > 2
-                && highest() > 0
-                && highest() < strengths.size() - 1
+        if (fit.asOptional().isPresent()
+                || strengths.size() < FEWEST
+                || without().isEmpty()) {
+            return false;
+        }
+        DoubleSummaryStatistics salinities =
+                strengths.stream().mapToDouble(Strength::salinity).summaryStatistics();
+        double best = best().salinity();
+        return best > salinities.getMin()
+                && best < salinities.getMax()
                 && tested().loec().isPresent();
     }
 

@@ -50,13 +50,13 @@ public final class ThresholdWording {
 
     /** What was seen, where no threshold goes through it. */
     private static Verdict seen(ThresholdResult result, String what) {
-        ThresholdResult.Strength most = result.strengths().get(result.highest());
+        ThresholdResult.Strength most = result.best();
         return new Verdict(
                 result.tested().loec().isPresent() ? Verdict.Firmness.SETTLED : Verdict.Firmness.CANT_TELL,
                 what + " rises before it falls, so that it has no one threshold: it was highest, "
                         + result.yield().show(most.yield()) + ", at " + most.name() + " ("
                         + result.axis().show(most.salinity()) + "), beside "
-                        + result.yield().show(result.strengths().get(0).yield()) + " without.",
+                        + result.yield().show(result.without().orElseThrow()) + " without.",
                 "What salts feed and what they cost are mixed here. It holds for this crop and this season: heat makes"
                         + " salt worse. What drains tells more than what is given.");
     }
