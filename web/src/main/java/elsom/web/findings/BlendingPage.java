@@ -61,7 +61,7 @@ public record BlendingPage(
                                 + ", by the lower end of its 95 % interval, to be on the safe side."
                         : "No loss beside none was shown up to " + shown(limit.threshold()) + " in "
                                 + result.axis().label()
-                                + ", the strongest that was given without one; yield has no threshold here.");
+                                + ", the strongest that was given without one; yield has no threshold here, and injury may show sooner.");
         working.add(
                 result.byDrain()
                         ? "At rest what drains is as many times saltier as less of it drains: with "
