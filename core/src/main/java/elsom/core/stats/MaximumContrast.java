@@ -34,7 +34,7 @@ public final class MaximumContrast {
         this.upper = upper;
         this.contrasts = contrasts;
         this.df = df;
-        this.scale = Quadrature.Scale.of(df);
+        this.scale = Quadrature.Scale.ofCentral(df);
         this.tail = tail;
     }
 

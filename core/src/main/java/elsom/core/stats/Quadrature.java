@@ -17,7 +17,14 @@ final class Quadrature {
     private static final double[] NODES = new double[POINTS];
     private static final double[] WEIGHTS = new double[POINTS];
     private static final double TAIL = 1e-24;
+    /** A central tail is least where s is large: what is left out counts for less than its share. */
+    private static final double CENTRAL_TAIL = 1e-14;
+
     private static final int MOST_DOUBLINGS = 500;
+    /** Steps of log s at which a chi with few, and with one degree of freedom, has no error left in a double. */
+    private static final double WIDEST_STEP = 0.14;
+
+    private static final double STEP_OF_ONE = 0.5;
 
     static {
         GaussIntegrator rule = new GaussIntegratorFactory().legendre(POINTS, -1, 1);
@@ -61,6 +68,25 @@ final class Quadrature {
             this.weight = weight;
         }
 
+        /**
+         * For what depends on t·s alone, as the tails of central statistics do: equal steps, which on a line keep all
+         * digits of what is smooth and falls off at both ends (Trefethen and Weideman 2014).
+         */
+        static Scale ofCentral(double df) {
+            ChiSquaredDistribution chi = ChiSquaredDistribution.of(df);
+            double low = low(chi, df);
+            double high = high(chi, df, CENTRAL_TAIL);
+            int steps = (int) Math.ceil((high - low) / Math.min(WIDEST_STEP, STEP_OF_ONE / Math.sqrt(df)));
+            double step = (high - low) / steps;
+            double[] s = new double[steps + 1];
+            double[] weight = new double[steps + 1];
+            for (int i = 0; i <= steps; i++) {
+                s[i] = low + i * step;
+                weight[i] = step;
+            }
+            return weighed(chi, df, s, weight);
+        }
+
         static Scale of(double df) {
             return of(df, new double[0]);
         }
@@ -68,8 +94,8 @@ final class Quadrature {
         /** The same for what has kinks at these s, between which it is smooth. */
         static Scale of(double df, double... kinks) {
             ChiSquaredDistribution chi = ChiSquaredDistribution.of(df);
-            double low = Math.max(-40, 0.5 * Math.log(chi.inverseCumulativeProbability(TAIL) / df));
-            double high = 0.5 * Math.log(chi.inverseSurvivalProbability(TAIL) / df);
+            double low = low(chi, df);
+            double high = high(chi, df, TAIL);
             double[] ends = DoubleStream.concat(
                             DoubleStream.of(low, high),
                             Arrays.stream(kinks)
@@ -90,10 +116,24 @@ final class Quadrature {
                 weight = DoubleStream.concat(Arrays.stream(weight), Arrays.stream(weights))
                         .toArray();
             }
+            return weighed(chi, df, s, weight);
+        }
+
+        private static double low(ChiSquaredDistribution chi, double df) {
+            return Math.max(-40, 0.5 * Math.log(chi.inverseCumulativeProbability(TAIL) / df));
+        }
+
+        private static double high(ChiSquaredDistribution chi, double df, double tail) {
+            return 0.5 * Math.log(chi.inverseSurvivalProbability(tail) / df);
+        }
+
+        private static Scale weighed(ChiSquaredDistribution chi, double df, double[] logs, double[] widths) {
+            double[] s = new double[logs.length];
+            double[] weight = new double[logs.length];
             for (int i = 0; i < s.length; i++) {
-                double squared = Math.exp(2 * s[i]) * df;
-                weight[i] *= 2 * squared * chi.density(squared);
-                s[i] = Math.exp(s[i]);
+                s[i] = Math.exp(logs[i]);
+                double squared = s[i] * s[i] * df;
+                weight[i] = widths[i] * 2 * squared * chi.density(squared);
             }
             return new Scale(s, weight);
         }

@@ -23,7 +23,7 @@ public final class StudentisedRange {
         this.groups = groups;
         this.df = df;
         this.range = range;
-        this.scale = Quadrature.Scale.of(df);
+        this.scale = Quadrature.Scale.ofCentral(df);
     }
 
     /**

@@ -32,7 +32,7 @@ final class WilliamsDistribution {
         this.control = control;
         this.top = doses[doses.length - 1];
         this.total = Arrays.stream(doses).sum();
-        this.scale = Quadrature.Scale.of(df);
+        this.scale = Quadrature.Scale.ofCentral(df);
         double fewest = Arrays.stream(doses).min().orElseThrow();
         edge = REACH / Math.sqrt(fewest);
         // Closest about 0, where the mean of all doses decides, and further apart where one small dose does.
