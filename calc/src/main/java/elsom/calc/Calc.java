@@ -35,6 +35,7 @@ public final class Calc implements Callable<Integer> {
     static final Map<String, Family> FAMILIES = Stream.<Family>concat(
                     Stream.of(
                             new AbsoluteEcFamily(),
+                            new ClaimFamily(),
                             new ContinuousDoseFamily(),
                             new DryDownFamily(),
                             new DunnettFamily(),
@@ -44,6 +45,7 @@ public final class Calc implements Callable<Integer> {
                             new MixedFamily(),
                             new MixFamily(),
                             new NoecFamily(),
+                            new NoteFamily(),
                             new OneWayFamily(),
                             new OwnVarianceFamily(),
                             new PooledRatiosFamily(),
@@ -52,6 +54,7 @@ public final class Calc implements Callable<Integer> {
                             new QuantalDoseFamily(),
                             new ProportionsFamily(),
                             new TTestsFamily(),
+                            new ReadFamily(),
                             new ResidueDecayFamily(),
                             new ScoresFamily(),
                             new SmallCountsFamily(),
@@ -63,7 +66,10 @@ public final class Calc implements Callable<Integer> {
                             new WaterRetentionFamily(),
                             new WaterRetentionFitFamily(),
                             new WorstRankFamily()),
-                    Sums.all().stream().map(SumFamily::new))
+                    // A claim is more than a sum: its family says what it means, too.
+                    Sums.all().stream()
+                            .filter(sum -> !sum.code().equals("claim"))
+                            .map(SumFamily::new))
             .collect(Collectors.toMap(Family::name, Function.identity()));
 
     @Parameters(paramLabel = "FILE.json", description = "The cases.")

@@ -6,14 +6,19 @@ import elsom.core.stats.Proportion;
 import elsom.core.stats.Summary;
 import elsom.core.stats.TwoSample;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
  * A claim held against its numbers.
  *
+ * @param read what its words were taken for, said back before it is judged; empty where they were not needed
  * @param percent what the first group differs by, in percent of the other; empty where nothing can be told
  * @param percent95 its 95 % interval
  * @param test what would test it; empty when it is told
@@ -21,6 +26,7 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  */
 public record Checked(
         Outcome outcome,
+        String read,
         String sentence,
         Optional<Double> percent,
         Optional<Interval> percent95,
@@ -30,6 +36,8 @@ public record Checked(
     public enum Outcome {
         SUPPORTED("supported"),
         NOT_SUPPORTED("not supported"),
+        CANT_TELL("can't tell"),
+        CANT_BE_READ("can't be read"),
         NOT_TESTABLE("not testable from this");
 
         private final String label;
@@ -41,62 +49,80 @@ public record Checked(
         public String label() {
             return label;
         }
+
+        private static Outcome of(Held held) {
+            return switch (held) {
+                case SUPPORTED -> SUPPORTED;
+                case NOT_SUPPORTED -> NOT_SUPPORTED;
+                case CANT_TELL -> CANT_TELL;
+                case CANT_BE_READ -> CANT_BE_READ;
+            };
+        }
     }
 
     private static final NormalDistribution NORMAL = NormalDistribution.of(0, 1);
     private static final double Z = NORMAL.inverseSurvivalProbability(0.025);
     private static final double HUNDRED = 100;
+    private static final Pattern BEST_OF_MANY =
+            Pattern.compile("\\b(?:best|top|finest|pick of)\\b.*\\b(?:plants?|pots?|trays?|ones)\\b");
     private static final String MORE_UNITS = "Several units of each, placed by lot, and the mean of all of them.";
-
-    /** A tenth either way is what "as good as" is held to where nobody says what matters. */
-    private static final double SAME_WITHIN = 10;
 
     public Checked {
         remarks = List.copyOf(remarks);
     }
 
-    /** A claim of the first group beside the other. */
-    public static Checked of(Claim claim, ClaimedGroup first, ClaimedGroup other) {
-        if (claim.kind() == Claim.Kind.BEST_OF_MANY
-                || first instanceof ClaimedGroup.Best
-                || other instanceof ClaimedGroup.Best) {
-            return best(first, other);
+    /**
+     * A claim held against its sides.
+     *
+     * @param sides numbers of each side, in the order of the case's names; two where they have no names
+     */
+    public static Checked of(ClaimCase said, List<ClaimedGroup> sides) {
+        ClaimedGroup about = sides.get(said.about());
+        ClaimedGroup against = sides.get(said.about() == 0 ? 1 : 0);
+        boolean best =
+                BEST_OF_MANY.matcher(said.claim().toLowerCase(Locale.ROOT)).find();
+        if (best || sides.stream().anyMatch(ClaimedGroup.Best.class::isInstance)) {
+            return best(about, against);
         }
-        if (claim.kind() == Claim.Kind.UNCLEAR) {
-            return untestable(
-                    "It names no difference that numbers could tell.",
-                    "Say of what, how much, and beside what: “30 % more fresh mass than none”.",
+        Meant meant = said.meant();
+        if (meant instanceof Meant.Asked asked) {
+            return new Checked(
+                    Outcome.CANT_BE_READ,
+                    "",
+                    "It can't be read: " + asked.why() + (asked.why().endsWith("?") ? "" : "."),
+                    Optional.empty(),
+                    Optional.empty(),
+                    "Say of what, how much, and beside what: “at least 30 % more fresh mass than none”.",
                     List.of());
         }
-        if (first instanceof ClaimedGroup.Measured one && other instanceof ClaimedGroup.Measured two) {
-            return measured(claim, new TwoSample(two.group(), one.group()));
-        }
-        if (first instanceof ClaimedGroup.Counted one && other instanceof ClaimedGroup.Counted two) {
-            return counted(claim, one.share(), two.share());
-        }
-        return bare(first, other);
+        return meant instanceof Meant.Region region ? beside(region, about, against) : several(meant, said, sides);
     }
 
     /**
      * A claim of two groups that stood on unlike areas, or as unlike numbers of plants: judged for the same of both, with what
      * it looked like before.
      *
-     * @param firstUnits of area or plants that the first's numbers are of, above 0; {@code otherUnits} likewise
+     * @param units of area or plants that each side's numbers are of, above 0
      */
-    public static Checked per(
-            Claim claim, ClaimedGroup first, double firstUnits, ClaimedGroup other, double otherUnits) {
-        Checked alike = of(claim, first.per(firstUnits), other.per(otherUnits));
-        if (firstUnits == otherUnits) {
+    public static Checked per(ClaimCase said, List<ClaimedGroup> sides, List<Double> units) {
+        List<ClaimedGroup> each = new ArrayList<>();
+        for (int i = 0; i < sides.size(); i++) {
+            each.add(sides.get(i).per(units.get(i)));
+        }
+        Checked alike = of(said, each);
+        if (units.stream().distinct().count() == 1) {
             return alike;
         }
-        Checked unlike = of(claim, first, other);
+        Checked unlike = of(said, sides);
         List<String> remarks = new ArrayList<>(alike.remarks());
-        remarks.add("They are of unlike areas or numbers (" + Decimals.significant(firstUnits, 4) + " and "
-                + Decimals.significant(otherUnits, 4) + "); of each as it stands: "
+        remarks.add("They are of unlike areas or numbers ("
+                + units.stream().map(u -> Decimals.significant(u, 4)).collect(Collectors.joining(" and "))
+                + "); of each as it stands: "
                 + unlike.sentence().substring(0, 1).toLowerCase(Locale.ROOT)
                 + unlike.sentence().substring(1));
         return new Checked(
                 alike.outcome(),
+                alike.read(),
                 "For the same area or number: " + alike.sentence(),
                 alike.percent(),
                 alike.percent95(),
@@ -104,34 +130,40 @@ public record Checked(
                 remarks);
     }
 
-    private static Checked measured(Claim claim, TwoSample sample) {
-        Optional<Double> percent = sample.percent().asOptional();
-        Optional<Interval> interval = sample.fiellerWelch().asOptional().flatMap(TwoSample.Fieller::percent95);
-        if (percent.isEmpty() || interval.isEmpty()) {
-            return untestable(
-                    "The numbers do not scatter, or the group it is held against can't be told from 0.",
-                    MORE_UNITS,
+    private static Checked beside(Meant.Region region, ClaimedGroup about, ClaimedGroup against) {
+        if (about instanceof ClaimedGroup.Measured one && against instanceof ClaimedGroup.Measured two) {
+            TwoSample sample = new TwoSample(two.group(), one.group());
+            return judged(
+                    region,
+                    about,
+                    against,
+                    sample.percent().asOptional(),
+                    sample.fiellerWelch().asOptional().flatMap(TwoSample.Fieller::percent95),
                     List.of());
         }
-        return judged(claim, percent.get(), interval.get(), "", List.of());
+        if (about instanceof ClaimedGroup.Counted one && against instanceof ClaimedGroup.Counted two) {
+            return counted(region, one, two);
+        }
+        return bare(about, against);
     }
 
-    /** The ratio of two shares, on the log scale (Katz et al. 1978). */
-    private static Checked counted(Claim claim, Proportion one, Proportion other) {
-        if (one.affected() == 0 || other.affected() == 0) {
+    private static Checked counted(Meant.Region region, ClaimedGroup.Counted about, ClaimedGroup.Counted against) {
+        Proportion one = about.share();
+        Proportion other = against.share();
+        Optional<Interval> ratio = ratio(one, other);
+        if (region.ratio() && ratio.isEmpty()) {
             return untestable(
                     "One of them has none, and of none nothing is a percentage.",
                     "Count more, or claim points: “" + Decimals.percent(one.share() - other.share(), 0) + " points”.",
                     List.of());
         }
-        double ratio = one.share() / other.share();
-        double error = Math.sqrt(1.0 / one.affected() - 1.0 / one.n() + 1.0 / other.affected() - 1.0 / other.n());
         Interval points = one.newcombe95(other);
         return judged(
-                claim,
-                HUNDRED * (ratio - 1),
-                new Interval(HUNDRED * (ratio * Math.exp(-Z * error) - 1), HUNDRED * (ratio * Math.exp(Z * error) - 1)),
-                "",
+                region,
+                about,
+                against,
+                ratio.map(any -> HUNDRED * (one.share() / other.share() - 1)),
+                ratio.map(i -> new Interval(HUNDRED * (i.low() - 1), HUNDRED * (i.high() - 1))),
                 List.of("From " + Decimals.percent(other.share(), 0) + " % to " + Decimals.percent(one.share(), 0)
                         + " % is " + signed(HUNDRED * (one.share() - other.share()), 0)
                         + " points (95 % interval " + signed(HUNDRED * points.low(), 0) + " to "
@@ -139,48 +171,136 @@ public record Checked(
                         + "), and that in percent of the other: percent of percent sounds like more."));
     }
 
-    private static Checked judged(Claim claim, double percent, Interval interval, String test, List<String> remarks) {
-        List<String> all = new ArrayList<>(remarks);
-        if (!claim.doubtful().isEmpty()) {
-            all.add(claim.doubtful());
+    private static Checked judged(
+            Meant.Region region,
+            ClaimedGroup about,
+            ClaimedGroup against,
+            Optional<Double> percent,
+            Optional<Interval> percent95,
+            List<String> remarks) {
+        Optional<Interval> interval = Held.interval(region.ratio(), about, against);
+        if (interval.isEmpty()) {
+            return untestable(
+                    "The numbers do not scatter, or the group it is held against can't be told from 0.",
+                    MORE_UNITS,
+                    List.of());
         }
-        boolean more = interval.low() > 0;
-        boolean less = interval.high() < 0;
-        String figure = "It is " + told(percent) + " (95 % interval " + told(interval.low()) + " to "
-                + told(interval.high()) + ")";
-        Verdict verdict = switch (claim.kind()) {
-            case MORE -> new Verdict(more, more ? "more is shown" : less ? "it is less" : "it could be nothing");
-            case LESS -> new Verdict(less, less ? "less is shown" : more ? "it is more" : "it could be nothing");
-            case SAME ->
-                new Verdict(
-                        interval.low() > -SAME_WITHIN && interval.high() < SAME_WITHIN,
-                        interval.low() > -SAME_WITHIN && interval.high() < SAME_WITHIN
-                                ? "less than a tenth either way"
-                                : more || less ? "they differ" : "not shown to differ is not shown to be the same");
-            default -> sized(claim.percent(), interval, more, less);
-        };
+        Held held = Held.inside(region, interval.get());
+        String percents = percent.isPresent() && percent95.isPresent()
+                ? told(percent.get()) + " (95 % interval "
+                        + told(percent95.get().low()) + " to "
+                        + told(percent95.get().high()) + ")"
+                : "";
+        String figure = region.ratio()
+                ? percents
+                : between(interval.get(), region.unit()) + (percents.isEmpty() ? "" : ", or " + percents);
         return new Checked(
-                verdict.holds() ? Outcome.SUPPORTED : Outcome.NOT_SUPPORTED,
-                figure + ": " + verdict.words() + ".",
-                Optional.of(percent),
-                Optional.of(interval),
-                verdict.holds() ? test : "More units of each narrow the interval; the plan says how many would tell.",
-                all);
+                Outcome.of(held),
+                region.words(),
+                "It is " + figure + ": " + words(held) + ".",
+                percent,
+                percent95,
+                held == Held.CANT_TELL
+                        ? "More units of each narrow the interval; the plan says how many would tell."
+                        : "",
+                remarks);
     }
 
-    private record Verdict(boolean holds, String words) {}
+    private static String between(Interval interval, String unit) {
+        return "between " + signed(Decimals.significant(interval.low(), 3)) + " and "
+                + signed(Decimals.significant(interval.high(), 3)) + (unit.isEmpty() ? "" : " " + unit) + " (95 %)";
+    }
 
-    private static Verdict sized(double claimed, Interval interval, boolean more, boolean less) {
-        boolean inside = claimed >= interval.low() && claimed <= interval.high();
-        boolean shown = claimed > 0 ? more : less;
-        if (inside && shown) {
-            return new Verdict(true, told(claimed) + " lies within, and nothing at all does not");
+    private static String signed(String number) {
+        return number.startsWith("−") || number.equals("0") ? number : "+" + number;
+    }
+
+    private static String words(Held held) {
+        return switch (held) {
+            case SUPPORTED -> "all of that is within what is claimed";
+            case NOT_SUPPORTED -> "none of that is within what is claimed";
+            default -> "some of that is within what is claimed, and some is not";
+        };
+    }
+
+    /** An order, or one beside each: every step by itself, and where means stand in another order than is claimed. */
+    private static Checked several(Meant meant, ClaimCase said, List<ClaimedGroup> sides) {
+        Held held = Held.of(meant, sides, said.about());
+        List<String> steps = new ArrayList<>();
+        List<Integer> order = meant instanceof Meant.Ordered ordered ? ordered.sides() : List.of();
+        Meant.Region above = Meant.Region.above(false, 0, true, said.unit());
+        if (!order.isEmpty()) {
+            slipped(order, said, sides).ifPresent(steps::add);
         }
-        if (inside) {
-            return new Verdict(false, told(claimed) + " could be, and so could nothing at all");
+        for (int i = 0; i + 1 < order.size(); i++) {
+            steps.add(step(above, said, sides, order.get(i), order.get(i + 1)));
         }
-        return new Verdict(
-                false, told(claimed) + " is not what they show" + (shown ? ", though the direction is right" : ""));
+        if (meant instanceof Meant.BesideEach each) {
+            for (int other = 0; other < sides.size(); other++) {
+                if (other != said.about()) {
+                    steps.add(step(each.region(), said, sides, said.about(), other));
+                }
+            }
+        }
+        return new Checked(
+                Outcome.of(held),
+                meant.words(),
+                switch (held) {
+                    case SUPPORTED -> "Each step of it is shown.";
+                    case NOT_SUPPORTED -> "A step of it is shown to be the other way round.";
+                    default -> "Not every step of it is shown.";
+                },
+                Optional.empty(),
+                Optional.empty(),
+                held == Held.SUPPORTED
+                        ? ""
+                        : "More units of those that can't be parted; until then they share a place.",
+                steps);
+    }
+
+    private static String step(Meant.Region region, ClaimCase said, List<ClaimedGroup> sides, int one, int other) {
+        Checked step = beside(region, sides.get(one), sides.get(other));
+        return said.sides().names().get(one) + " beside " + said.sides().names().get(other) + ": "
+                + step.outcome().label() + ". " + step.sentence();
+    }
+
+    /** Where the means stand in another order than is claimed. */
+    private static Optional<String> slipped(List<Integer> order, ClaimCase said, List<ClaimedGroup> sides) {
+        if (order.stream().anyMatch(side -> mean(sides.get(side)).isEmpty())) {
+            return Optional.empty();
+        }
+        List<Integer> byMean = new ArrayList<>(order);
+        byMean.sort(Comparator.comparing((Integer side) -> mean(sides.get(side)).orElse(0))
+                .reversed());
+        return byMean.equals(order)
+                ? Optional.empty()
+                : Optional.of("By their means they stand otherwise: "
+                        + byMean.stream()
+                                .map(side -> said.sides().names().get(side) + " ("
+                                        + Decimals.significant(
+                                                mean(sides.get(side)).orElse(0), 4) + ")")
+                                .collect(Collectors.joining(", "))
+                        + ". A place has slipped.");
+    }
+
+    private static OptionalDouble mean(ClaimedGroup sample) {
+        if (sample instanceof ClaimedGroup.Measured measured) {
+            return OptionalDouble.of(measured.group().mean());
+        }
+        if (sample instanceof ClaimedGroup.Counted counted) {
+            return OptionalDouble.of(counted.share().share());
+        }
+        return sample instanceof ClaimedGroup.Bare bare ? OptionalDouble.of(bare.mean()) : OptionalDouble.empty();
+    }
+
+    /** The 95 % interval of the ratio of two shares, on the log scale (Katz et al. 1978); none where one has none. */
+    static Optional<Interval> ratio(Proportion one, Proportion other) {
+        if (one.affected() == 0 || other.affected() == 0) {
+            return Optional.empty();
+        }
+        double ratio = one.share() / other.share();
+        double error = Math.sqrt(1.0 / one.affected() - 1.0 / one.n() + 1.0 / other.affected() - 1.0 / other.n());
+        return Optional.of(new Interval(ratio * Math.exp(-Z * error), ratio * Math.exp(Z * error)));
     }
 
     private static String signed(double value, int decimals) {
@@ -234,6 +354,6 @@ public record Checked(
     }
 
     private static Checked untestable(String sentence, String test, List<String> remarks) {
-        return new Checked(Outcome.NOT_TESTABLE, sentence, Optional.empty(), Optional.empty(), test, remarks);
+        return new Checked(Outcome.NOT_TESTABLE, "", sentence, Optional.empty(), Optional.empty(), test, remarks);
     }
 }

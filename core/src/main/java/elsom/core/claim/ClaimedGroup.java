@@ -1,11 +1,17 @@
 package elsom.core.claim;
 
+import elsom.core.read.Box;
+import elsom.core.read.Known;
+import elsom.core.read.Read;
+import elsom.core.read.Reader;
 import elsom.core.stats.Group;
 import elsom.core.stats.Proportion;
+import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -39,7 +45,7 @@ public sealed interface ClaimedGroup {
     Pattern BEST = Pattern.compile("(?:best|top) (\\d{1,4}) (?:of|from) (\\d{1,5})(?:\\D+(-?\\d+(?:\\.\\d+)?))?");
     Pattern OF = Pattern.compile("(\\d{1,6}) (?:of|from|/) (\\d{1,6})");
     Pattern MEAN = Pattern.compile(
-            "(?:mean )?(-?\\d+(?:\\.\\d+)?) ?(?:±|\\+/?-|,? sd|,? s\\.d\\.) ?(\\d+(?:\\.\\d+)?),? ?(?:n ?=? ?|of )(\\d{1,5})");
+            "(?:mean )?(-?\\d+(?:[.,]\\d+)?) ?(?:±|\\+/?-|,? sd|,? s\\.d\\.) ?(\\d+(?:[.,]\\d+)?),? ?(?:n ?=? ?|of )(\\d{1,5})");
     int MOST = 100_000;
 
     /**
@@ -48,7 +54,7 @@ public sealed interface ClaimedGroup {
      * @return empty when it is none of these
      */
     static Optional<ClaimedGroup> read(String typed) {
-        String text = typed.strip().replaceFirst("^[^\\d±-]*:", "").strip();
+        String text = typed.substring(typed.lastIndexOf(':') + 1).strip();
         Matcher best = BEST.matcher(typed.toLowerCase(Locale.ROOT));
         if (best.find()) {
             return best(best);
@@ -62,11 +68,33 @@ public sealed interface ClaimedGroup {
         Matcher mean = MEAN.matcher(text);
         if (mean.matches()) {
             return scattered(
-                    Double.parseDouble(mean.group(1)),
-                    Double.parseDouble(mean.group(2)),
+                    Double.parseDouble(mean.group(1).replace(',', '.')),
+                    Double.parseDouble(mean.group(2).replace(',', '.')),
                     Integer.parseInt(mean.group(3)));
         }
         return values(text);
+    }
+
+    /** Reads "kelp: 12 13 14; nettle: 10 9 11", a group a line or a semicolon, by name; empty where one can't be read. */
+    static Optional<Map<String, ClaimedGroup>> several(String typed) {
+        Map<String, ClaimedGroup> groups = new LinkedHashMap<>();
+        for (String line : typed.split("[;\\n]")) {
+            if (line.isBlank()) {
+                continue;
+            }
+            Optional<ClaimedGroup> group = name(line).isEmpty() ? Optional.empty() : read(line);
+            if (group.isEmpty()) {
+                return Optional.empty();
+            }
+            groups.put(name(line).toLowerCase(Locale.ROOT), group.get());
+        }
+        return groups.isEmpty() ? Optional.empty() : Optional.of(groups);
+    }
+
+    /** The name before a colon, empty where there is none. */
+    static String name(String typed) {
+        int colon = typed.lastIndexOf(':');
+        return colon < 1 ? "" : typed.substring(0, colon).strip();
     }
 
     private static Optional<ClaimedGroup> best(Matcher best) {
@@ -96,17 +124,16 @@ public sealed interface ClaimedGroup {
         return Optional.of(new Measured(new Group("", values)));
     }
 
+    /** Values, by the reader of every other box: a comma between figures is asked about, and so is "12,5, 13,1". */
     private static Optional<ClaimedGroup> values(String text) {
-        try {
-            List<Double> values = Arrays.stream(text.split("[\\s;,]+"))
-                    .filter(part -> !part.isEmpty())
-                    .map(part -> Double.parseDouble(part.replace('−', '-')))
-                    .toList();
-            return values.isEmpty() || !values.stream().allMatch(Double::isFinite)
-                    ? Optional.empty()
-                    : Optional.of(values.size() == 1 ? new Bare(values.get(0)) : new Measured(new Group("", values)));
-        } catch (NumberFormatException words) {
+        if (!(Reader.read(Box.FREE, text, Known.on(LocalDate.EPOCH)) instanceof Read.Value read)) {
             return Optional.empty();
         }
+        if (read.meaning() instanceof Read.Amounts several) {
+            return Optional.of(new Measured(new Group("", several.values())));
+        }
+        return read.meaning() instanceof Read.Amount one && read.unit().isEmpty() && !read.about()
+                ? Optional.of(new Bare(one.value()))
+                : Optional.empty();
     }
 }

@@ -1,27 +1,40 @@
 package elsom.core.results;
 
 import elsom.core.claim.Checked;
-import elsom.core.claim.Claim;
+import elsom.core.claim.ClaimCase;
 import elsom.core.claim.ClaimedGroup;
-import elsom.core.claim.Order;
-import elsom.core.figure.Figure;
 import elsom.core.figure.FigureKind;
+import elsom.core.plan.Direction;
+import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.stats.Group;
+import elsom.core.trial.Treatment;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** A claim held against a trial's own units: every one of a treatment counts, lost ones leave their gap. */
 public final class TrialClaim {
     private TrialClaim() {}
 
+    /** Which figure a claim is of, and which way of it is better. */
+    public record Of(FigureKind kind, Direction better) {
+        private String measure() {
+            return kind.label()
+                    + switch (better) {
+                        case HIGHER -> ", more is better";
+                        case LOWER -> ", fewer is better";
+                        case EITHER -> ", neither is better";
+                    };
+        }
+    }
+
     /**
-     * What the trial says of it. An order is recognised by its ">".
+     * What the trial says of it. Sides are called by the names of their treatments, in an order also by their letters.
      *
      * @param treatment number of the one that is praised, {@code comparator}: of the one it is held against
      * @param sameArea whether amounts are taken for the same area of container
@@ -29,44 +42,62 @@ public final class TrialClaim {
     public static Checked of(
             TrialRecord record,
             Findings findings,
-            FigureKind kind,
+            Of what,
             String words,
             int treatment,
             int comparator,
             boolean sameArea) {
-        Optional<Order> order = Order.read(words);
-        if (order.isPresent()) {
-            return order.get().check(samples(record, findings, kind));
-        }
-        Optional<ClaimedGroup> first = sample(record, findings, kind, treatment);
-        Optional<ClaimedGroup> other = sample(record, findings, kind, comparator);
-        if (first.isEmpty() || other.isEmpty()) {
+        boolean order = words.contains(">") || words.contains("<");
+        String text = order ? byName(record, words) : words;
+        List<Treatment> sides = new ArrayList<>();
+        record.treatments().stream()
+                .filter(t -> order || t.number() == treatment)
+                .forEach(sides::add);
+        record.treatments().stream()
+                .filter(t -> !order && t.number() == comparator)
+                .forEach(sides::add);
+        List<Treatment> read = sides.stream()
+                .filter(t -> sample(record, findings, what.kind(), t.number()).isPresent())
+                .toList();
+        if (read.size() < 2 || !order && read.size() < sides.size()) {
             return new Checked(
                     Checked.Outcome.NOT_TESTABLE,
+                    "",
                     "Nothing was read of one of the two.",
                     Optional.empty(),
                     Optional.empty(),
                     "Read it, then ask again.",
                     List.of());
         }
+        boolean named = read.stream().anyMatch(t -> named(text, t));
         return Checked.per(
-                Claim.read(words),
-                first.get(),
-                sameArea ? area(record, treatment) : 1,
-                other.get(),
-                sameArea ? area(record, comparator) : 1);
+                ClaimCase.of(
+                        text,
+                        what.measure(),
+                        what.kind().unitSymbol(),
+                        named ? read.stream().map(Treatment::name).toList() : List.of(),
+                        0),
+                read.stream()
+                        .flatMap(t -> sample(record, findings, what.kind(), t.number()).stream())
+                        .toList(),
+                read.stream()
+                        .map(t -> sameArea ? area(record, t.number()) : 1.0)
+                        .toList());
     }
 
-    /** Treatments by their names and by their letters. */
-    private static Map<String, ClaimedGroup> samples(TrialRecord record, Findings findings, FigureKind kind) {
-        Map<String, ClaimedGroup> samples = new LinkedHashMap<>();
-        record.treatments()
-                .forEach(treatment -> sample(record, findings, kind, treatment.number())
-                        .ifPresent(sample -> {
-                            samples.put(treatment.name().toLowerCase(Locale.ROOT), sample);
-                            samples.putIfAbsent(treatment.code().toLowerCase(Locale.ROOT), sample);
-                        }));
-        return samples;
+    /** "C > B" with the names of the treatments that these letters stand for. */
+    private static String byName(TrialRecord record, String words) {
+        String text = words;
+        for (Treatment treatment : record.treatments()) {
+            text = text.replaceAll(
+                    "(?<![\\p{L}0-9])" + Pattern.quote(treatment.code()) + "(?![\\p{L}0-9])",
+                    Matcher.quoteReplacement(treatment.name()));
+        }
+        return text;
+    }
+
+    private static boolean named(String words, Treatment treatment) {
+        return words.toLowerCase(Locale.ROOT).contains(treatment.name().toLowerCase(Locale.ROOT));
     }
 
     private static Optional<ClaimedGroup> sample(
@@ -74,7 +105,7 @@ public final class TrialClaim {
         List<Double> values = findings.units().stream()
                 .filter(unit -> unit.unit().treatment() == treatment)
                 .flatMap(unit -> unit.figure(kind).stream())
-                .map(Figure::value)
+                .map(figure -> kind.unit() == UnitOfMeasure.FRACTION ? 100 * figure.value() : figure.value())
                 .collect(Collectors.toCollection(ArrayList::new));
         if (values.isEmpty()) {
             return Optional.empty();

@@ -22,9 +22,9 @@ final class Quadrature {
 
     private static final int MOST_DOUBLINGS = 500;
     /** Steps of log s at which a chi with few, and with one degree of freedom, has no error left in a double. */
-    private static final double WIDEST_STEP = 0.14;
+    private static final double WIDEST_STEP = 0.12;
 
-    private static final double STEP_OF_ONE = 0.5;
+    private static final double STEP_OF_ONE = 0.45;
 
     static {
         GaussIntegrator rule = new GaussIntegratorFactory().legendre(POINTS, -1, 1);

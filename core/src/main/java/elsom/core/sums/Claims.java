@@ -1,10 +1,11 @@
 package elsom.core.sums;
 
 import elsom.core.claim.Checked;
-import elsom.core.claim.Claim;
+import elsom.core.claim.ClaimCase;
 import elsom.core.claim.ClaimedGroup;
-import elsom.core.claim.Order;
 import elsom.core.quantity.UnitOfMeasure;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -30,30 +31,61 @@ final class Claims {
                         SumField.text("claim", "What is claimed", "30 % more than usual practice"),
                         SumField.text("first", "Numbers of what it praises", "12.4 ± 2.1 n 8"),
                         SumField.text("other", "Numbers of what it is held against", "9.8 ± 1.9 n 8"),
+                        SumField.text(
+                                        "measure",
+                                        "What was measured, and which way is better",
+                                        "fresh mass, more is better")
+                                .orNone(),
+                        SumField.text("unit", "Unit of the numbers", "g").orNone(),
                         of("firstOf", "What it praises stood on, or was, so many (area or plants)"),
                         of("otherOf", "What it is held against")),
-                values -> {
-                    Optional<Order> order = Order.read(values.text("claim"));
-                    if (order.isPresent()) {
-                        return ordered(order.get(), values);
-                    }
-                    Optional<ClaimedGroup> first = ClaimedGroup.read(values.text("first"));
-                    Optional<ClaimedGroup> other = ClaimedGroup.read(values.text("other"));
-                    if (first.isEmpty()) {
-                        values.refuse("first", ACCEPTED);
-                    }
-                    if (other.isEmpty()) {
-                        values.refuse("other", ACCEPTED);
-                    }
-                    return first.isEmpty() || other.isEmpty()
-                            ? Optional.empty()
-                            : Optional.of(told(Checked.per(
-                                    Claim.read(values.text("claim")),
-                                    first.get(),
-                                    values.optional("firstOf").orElse(1),
-                                    other.get(),
-                                    values.optional("otherOf").orElse(1))));
-                });
+                Claims::held);
+    }
+
+    private static Optional<SumAnswer> held(SumValues values) {
+        String both = values.text("first") + ";" + values.text("other");
+        Optional<Map<String, ClaimedGroup>> named =
+                values.text("first").contains(":") && values.text("other").contains(":")
+                        ? ClaimedGroup.several(both)
+                        : Optional.empty();
+        if (named.isPresent() && named.get().size() > 1) {
+            return Optional.of(told(Checked.per(
+                    said(values, new ArrayList<>(named.get().keySet())),
+                    new ArrayList<>(named.get().values()),
+                    units(values, named.get().size()))));
+        }
+        if (values.text("claim").contains(">")) {
+            values.refuse(
+                    "first",
+                    "An order needs numbers of each, with names. Accepted: kelp: 12 13 14; nettle: 10 9 11; none: 8 9 8");
+            return Optional.empty();
+        }
+        Optional<ClaimedGroup> first = ClaimedGroup.read(values.text("first"));
+        Optional<ClaimedGroup> other = ClaimedGroup.read(values.text("other"));
+        if (first.isEmpty()) {
+            values.refuse("first", ACCEPTED);
+        }
+        if (other.isEmpty()) {
+            values.refuse("other", ACCEPTED);
+        }
+        return first.isEmpty() || other.isEmpty()
+                ? Optional.empty()
+                : Optional.of(told(
+                        Checked.per(said(values, List.of()), List.of(first.get(), other.get()), units(values, 2))));
+    }
+
+    private static ClaimCase said(SumValues values, List<String> names) {
+        String measure = values.text("measure");
+        boolean sided = measure.isBlank() || measure.contains("better");
+        return ClaimCase.of(
+                values.text("claim"), sided ? measure : measure + ", more is better", values.text("unit"), names, 0);
+    }
+
+    private static List<Double> units(SumValues values, int sides) {
+        List<Double> units = new ArrayList<>(
+                Collections.nCopies(sides, values.optional("otherOf").orElse(1)));
+        units.set(0, values.optional("firstOf").orElse(1));
+        return units;
     }
 
     private static SumField of(String code, String label) {
@@ -61,22 +93,13 @@ final class Claims {
                 .orNone();
     }
 
-    /** "kelp > nettle > none", with numbers of each in the first field. */
-    private static Optional<SumAnswer> ordered(Order order, SumValues values) {
-        Optional<Map<String, ClaimedGroup>> samples = Order.samples(values.text("first") + ";" + values.text("other"));
-        if (samples.isEmpty()) {
-            values.refuse(
-                    "first",
-                    "An order needs numbers of each, with names. Accepted: kelp: 12 13 14; nettle: 10 9 11; none: 8 9 8");
-            return Optional.empty();
-        }
-        return Optional.of(told(order.check(samples.get())));
-    }
-
     private static SumAnswer told(Checked checked) {
         String label = checked.outcome().label();
         SumAnswer answer =
                 SumAnswer.of(Character.toUpperCase(label.charAt(0)) + label.substring(1) + ". " + checked.sentence());
+        if (!checked.read().isEmpty()) {
+            answer = answer.line("Read as", checked.read());
+        }
         if (!checked.test().isEmpty()) {
             answer = answer.line("What would test it", checked.test());
         }
@@ -94,12 +117,12 @@ final class Claims {
         return answer;
     }
 
-    /** For scripts: 1 supported, −1 not, 0 not testable. */
+    /** For scripts: 1 supported, −1 not, 0 neither. */
     private static double supported(Checked.Outcome outcome) {
         return switch (outcome) {
             case SUPPORTED -> 1;
             case NOT_SUPPORTED -> -1;
-            case NOT_TESTABLE -> 0;
+            case CANT_TELL, CANT_BE_READ, NOT_TESTABLE -> 0;
         };
     }
 }

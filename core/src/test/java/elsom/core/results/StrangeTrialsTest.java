@@ -16,8 +16,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 
 /** No evidence whatever makes findings fail, nor anything that is made of them. */
 class StrangeTrialsTest {
@@ -30,6 +32,7 @@ class StrangeTrialsTest {
     }
 
     @Test
+    @Timeout(value = 12, unit = TimeUnit.MINUTES)
     void nothingFailsOnThem() {
         LongStream.rangeClosed(1, Simulations.of(TRIALS)).parallel().forEach(seed -> {
             StrangeTrial trial = StrangeTrial.of(seed);

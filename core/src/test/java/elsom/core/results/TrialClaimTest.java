@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import elsom.core.claim.Checked;
 import elsom.core.claim.Checked.Outcome;
 import elsom.core.plan.APlan;
+import elsom.core.plan.Direction;
 import elsom.core.plan.Measured;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedTreatment;
@@ -35,20 +36,31 @@ class TrialClaimTest {
 
     private Checked checked(String words, int treatment, int comparator, boolean sameArea) {
         return TrialClaim.of(
-                record, findings, findings.kind("fresh-mass").orElseThrow(), words, treatment, comparator, sameArea);
+                record,
+                findings,
+                new TrialClaim.Of(findings.kind("fresh-mass").orElseThrow(), Direction.HIGHER),
+                words,
+                treatment,
+                comparator,
+                sameArea);
     }
 
     @Test
     void allUnitsOfBothAreHeldAgainstEachOther() {
-        assertThat(checked("50 % more", 2, 1, false).outcome()).isEqualTo(Outcome.SUPPORTED);
+        assertThat(checked("30 % more", 2, 1, false).outcome()).isEqualTo(Outcome.SUPPORTED);
+        assertThat(checked("50 % more", 2, 1, false).outcome()).isEqualTo(Outcome.CANT_TELL);
         assertThat(checked("50 % more", 2, 1, false).percent().orElseThrow()).isCloseTo(50, within(1e-9));
         assertThat(checked("twice as much", 2, 1, false).outcome()).isEqualTo(Outcome.NOT_SUPPORTED);
+        assertThat(checked("kelp is no better than none", 2, 1, false).outcome())
+                .isEqualTo(Outcome.NOT_SUPPORTED);
+        assertThat(checked("kelp gives more than tubs", 2, 1, false).outcome()).isEqualTo(Outcome.CANT_BE_READ);
+        assertThat(checked("at least 3 g more", 2, 1, false).outcome()).isEqualTo(Outcome.SUPPORTED);
     }
 
     /** A tub's opening is (20 ÷ 9)² as large: three times a pot's mass is three fifths of it on the same area. */
     @Test
     void aTubIsHeldAgainstAPotForTheSameArea() {
-        assertThat(checked("three times as much", 3, 1, false).outcome()).isEqualTo(Outcome.SUPPORTED);
+        assertThat(checked("2.5 times as much", 3, 1, false).outcome()).isEqualTo(Outcome.SUPPORTED);
         Checked alike = checked("three times as much", 3, 1, true);
         assertThat(alike.outcome()).isEqualTo(Outcome.NOT_SUPPORTED);
         assertThat(alike.percent().orElseThrow()).isCloseTo(100 * (3 * 81 / 400.0 - 1), within(1e-6));
@@ -59,7 +71,7 @@ class TrialClaimTest {
         assertThat(checked("tub > kelp > none", 0, 0, false).outcome()).isEqualTo(Outcome.SUPPORTED);
         assertThat(checked("C > B > A", 0, 0, false).outcome()).isEqualTo(Outcome.SUPPORTED);
         assertThat(checked("A > B", 0, 0, false).remarks()).anyMatch(words -> words.contains("A place has slipped"));
-        assertThat(checked("kelp > nettle", 0, 0, false).outcome()).isEqualTo(Outcome.NOT_TESTABLE);
+        assertThat(checked("kelp > nettle", 0, 0, false).outcome()).isEqualTo(Outcome.CANT_BE_READ);
     }
 
     @Test
@@ -68,7 +80,14 @@ class TrialClaimTest {
                 Measured.started(plan).read("fresh-mass", 1, 10, 11, 9, 10).record();
         Findings some =
                 Protocols.find(plan.protocol()).orElseThrow().findings(Evidence.of(plan, unread, OptionalInt.empty()));
-        assertThat(TrialClaim.of(unread, some, some.kind("fresh-mass").orElseThrow(), "more", 2, 1, false)
+        assertThat(TrialClaim.of(
+                                unread,
+                                some,
+                                new TrialClaim.Of(some.kind("fresh-mass").orElseThrow(), Direction.HIGHER),
+                                "more",
+                                2,
+                                1,
+                                false)
                         .outcome())
                 .isEqualTo(Outcome.NOT_TESTABLE);
     }

@@ -19,6 +19,8 @@ class QuadratureTest {
                         .as("t %s of %s df", t, df)
                         .isCloseTo(1, within(1e-9));
             }
+            assertThat(scale.mean(s -> Quadrature.NORMAL.survivalProbability(-t * s)))
+                    .isCloseTo(1 - student, within(1e-11));
         }
     }
 }

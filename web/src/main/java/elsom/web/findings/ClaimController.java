@@ -2,10 +2,13 @@ package elsom.web.findings;
 
 import elsom.core.claim.Checked;
 import elsom.core.figure.FigureKind;
+import elsom.core.plan.Direction;
+import elsom.core.plan.Measure;
 import elsom.core.results.TrialClaim;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.TrialHeader;
+import elsom.web.trial.Plans;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -21,9 +24,11 @@ class ClaimController {
     private static final int LONGEST = 200;
 
     private final OpenFindings open;
+    private final Plans plans;
 
-    ClaimController(OpenFindings open) {
+    ClaimController(OpenFindings open, Plans plans) {
         this.open = open;
+        this.plans = plans;
     }
 
     /**
@@ -84,8 +89,23 @@ class ClaimController {
                         TrialClaim.area(record, praised) != TrialClaim.area(record, against),
                         read.isEmpty() || chosen.isEmpty()
                                 ? null
-                                : TrialClaim.of(record, found.findings(), chosen.get(), read, praised, against, area)));
+                                : TrialClaim.of(
+                                        record,
+                                        found.findings(),
+                                        new TrialClaim.Of(chosen.get(), better(record, chosen.get())),
+                                        read,
+                                        praised,
+                                        against,
+                                        area)));
         return "findings/claim";
+    }
+
+    private Direction better(TrialRecord record, FigureKind kind) {
+        return plans.plan(record.trial().id()).asked().measures().stream()
+                .filter(measure -> measure.endpoint().code().value().equals(kind.code()))
+                .map(Measure::better)
+                .findFirst()
+                .orElse(Direction.HIGHER);
     }
 
     private static Optional<Integer> within(TrialRecord record, int number) {
