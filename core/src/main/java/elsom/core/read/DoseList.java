@@ -22,11 +22,11 @@ final class DoseList {
                     ? new Read.Ask(
                             "In “" + text + "”, does a comma part two levels, or stand in a number? Part levels by ;",
                             List.of())
-                    : listed(piece, List.of(text.split(" (?=[0-9])")));
+                    : listed(piece, List.of(text.split("(?<!at) (?=[0-9])")));
         }
         List<String> parts = new ArrayList<>(List.of(text.split(semicolons ? ";" : ",")));
         if (parts.size() == 1 && NUMBERS_ONLY.matcher(text).matches()) {
-            parts = List.of(text.split(" (?=[0-9])"));
+            parts = List.of(text.split("(?<!at) (?=[0-9])"));
         }
         List<String> levels = parts.stream()
                 .map(String::strip)
@@ -40,6 +40,10 @@ final class DoseList {
     }
 
     private static Read listed(Piece piece, List<String> levels) {
+        if (levels.size() < 2) {
+            return new Read.Refused(
+                    "“" + piece.plain() + "” is one level, and a list has two or more", piece.box().example());
+        }
         List<Read> read = levels.stream().map(level -> level(piece, level)).toList();
         Optional<String> unit = standing(levels, piece);
         List<Read> meant = new ArrayList<>();
@@ -123,6 +127,7 @@ final class DoseList {
                 .filter(m -> !m.isEmpty())
                 .findFirst()
                 .orElse("");
-        return new Read.Value(new Read.Amounts(doses), unit).noted(piece.about(), "", kitchen);
+        String note = levels.stream().map(Read.Value::note).filter(n -> !n.isEmpty()).findFirst().orElse("");
+        return new Read.Value(new Read.Amounts(doses), unit).noted(piece.about(), note, kitchen);
     }
 }

@@ -98,7 +98,7 @@ final class Doses {
         if (first.bare()) {
             return bare(piece, first);
         }
-        if (first.is(Unit.Nature.PPM)) {
+        if (first.is(Unit.Nature.PPM) && piece.box() != Box.AREA_RATE) {
             return ppm(piece, first);
         }
         return united(piece, all);

@@ -55,6 +55,16 @@ record Ion(String symbol, double molar, int charge) {
         return Map.entry(name, new Ion(symbol, molar, charge));
     }
 
+    /** The unit of a strength whose note begins with an ion: "ppm N", which is mg/L of it. */
+    static Optional<String> said(String note) {
+        String first = note.split(" ", 2)[0];
+        return BY_NAME.values().stream()
+                .map(Ion::symbol)
+                .filter(first::equals)
+                .findFirst()
+                .map(symbol -> "ppm " + symbol);
+    }
+
     /** The ion a piece names. */
     static Optional<Ion> at(List<Token> tokens, int at) {
         return at >= 0 && at < tokens.size()

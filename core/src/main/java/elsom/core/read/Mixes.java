@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -19,6 +20,7 @@ final class Mixes {
             Pattern.compile("(?:the )?(?:rest|remainder)(?: is| of it)? (.+)|(.+) for the rest");
     private static final Pattern SIZED = Pattern.compile("[0-9.,]+(?: ?(?:-|to) ?[0-9.,]+)? ?(?:mm|cm|µm)\\b.*");
     private static final Pattern BEHIND = Pattern.compile("(\\p{L}.*?) ([0-9]+(?:[.,][0-9]+)?) ?(%|parts?)");
+    private static final Pattern NAME = Pattern.compile("\\p{L}[\\p{L}\\p{M}0-9 '’().-]*");
     private static final Set<String> NOTHING =
             Set.of("nothing", "none", "nothing known", "not known", "no idea", "unknown");
     private static final double WITHIN = 0.5;
@@ -107,7 +109,8 @@ final class Mixes {
             return new Part(behind.group(1), Double.parseDouble(behind.group(2).replace(',', '.')), by, "", false);
         }
         List<Token> tokens = Token.of(text, true);
-        if (SIZED.matcher(text).matches() || tokens.isEmpty()) {
+        boolean numbered = NumberAt.of(tokens, 0).isPresent() || !tokens.isEmpty() && tokens.get(0).is("-");
+        if (SIZED.matcher(text).matches() || !numbered) {
             return new Part(text, 1, By.NOTHING, "", false);
         }
         List<Measured> all = new AmountAt(tokens, piece.known()).at(0);
@@ -146,6 +149,15 @@ final class Mixes {
 
     private static Read judged(Piece piece, List<Part> parts) {
         String text = piece.plain();
+        Optional<Part> unnamed = parts.stream()
+                .filter(p -> p.material().chars().anyMatch(Character::isLetter))
+                .filter(p -> NOTHING.contains(p.material().toLowerCase(Locale.ROOT))
+                        || !NAME.matcher(p.material()).matches() && !SIZED.matcher(p.material()).matches())
+                .findFirst();
+        if (unnamed.isPresent()) {
+            return new Read.Ask("“" + unnamed.get().material() + "” is no name of a material: which is meant? Type it as in "
+                    + piece.box().example() + ".");
+        }
         if (parts.size() == 1 && parts.get(0).by() == By.NOTHING) {
             return parts.get(0).material().chars().anyMatch(Character::isLetter)
                     ? shares(piece, List.of(parts.get(0)))

@@ -23,7 +23,7 @@ public sealed interface Read {
 
         /** What it is taken for, in words that the same box reads as the same: "2.5 mL/L". */
         public String says() {
-            return meaning.says(unit);
+            return meaning.says(unit.equals("mg/L") ? Ion.said(note).orElse(unit) : unit);
         }
 
         Value noted(boolean hedged, String words, String kitchen) {

@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 public final class Reader {
     private static final int LONGEST = 200;
     private static final int LONGEST_LIST = 500;
+    private static final double LARGEST = 1e15;
     private static final Set<String> UNKNOWN = Set.of(
             "?",
             "??",
@@ -73,7 +74,17 @@ public final class Reader {
         if (UNKNOWN.contains(plain.toLowerCase(Locale.ROOT))) {
             return unknown(box, plain);
         }
-        return eachWay(box, plain, known);
+        Read read = eachWay(box, plain, known);
+        return read instanceof Read.Ask ask ? possible(box, ask, known) : read;
+    }
+
+    /** Offers only what this box understands. */
+    private static Read possible(Box box, Read.Ask ask, Known known) {
+        return new Read.Ask(
+                ask.question(),
+                ask.readings().stream()
+                        .filter(reading -> eachWay(box, Plain.of(reading), known) instanceof Read.Value)
+                        .toList());
     }
 
     private static Read unknown(Box box, String plain) {
@@ -91,6 +102,9 @@ public final class Reader {
             if (box != Box.DOSE_LIST && box != Box.FREE && box != Box.MIX) {
                 return new Read.Refused("Two decimal marks in “" + plain + "”", box.example());
             }
+        }
+        if (tokens.stream().anyMatch(token -> token.value() > LARGEST)) {
+            return new Read.Refused("“" + plain + "” is beyond anything measured here", box.example());
         }
         boolean twice = tokens.stream().anyMatch(token -> !Double.isNaN(token.other()));
         if (!twice) {

@@ -88,7 +88,7 @@ record Token(Kind kind, String text, String word, double value, double other, in
             value = Double.parseDouble(text.replace(",", ""));
             other = Double.parseDouble(text.replace(',', '.'));
         } else if (PLAIN.matcher(text).matches()) {
-            value = Double.parseDouble(text.replace(',', '.'));
+            value = Double.parseDouble(text.replace(',', '.').replaceAll("\\.$", ""));
         } else {
             return new Token(Kind.BROKEN, text, text, 0, Double.NaN, start, end);
         }

@@ -91,7 +91,7 @@ final class Units {
         of(UnitOfMeasure.KILOGRAM, "kg", "kgs", "kilo", "kilos", "kilogram", "kilograms");
         of(UnitOfMeasure.MILLIGRAM, "mg", "milligram", "milligrams");
         plain("µg", MASS, 1e-6, "ug", "mcg", "microgram", "micrograms");
-        of(UnitOfMeasure.OUNCE, "oz", "ounce", "ounces", "ozs");
+        of(UnitOfMeasure.OUNCE, "oz by weight", "oz", "ounce", "ounces", "ozs");
         of(UnitOfMeasure.POUND, "lb", "lbs", "pound", "pounds");
         plain("t", MASS, 1e6, "tonne", "tonnes", "metric ton", "metric tons");
         plain("short tons", MASS, 907184.74, "short ton", "US ton", "US tons", "ton", "tons");
@@ -201,7 +201,7 @@ final class Units {
                 NUMBER,
                 1,
                 ec,
-                "ms",
+                "ms", "mS/cm at 25 °C",
                 "ms cm-1",
                 "mmho/cm",
                 "mmho",
@@ -295,7 +295,8 @@ final class Units {
     /** The longest spelling that begins at a piece; none of length 0. */
     static Found at(List<Token> tokens, int from) {
         for (int length = Math.min(LONGEST, tokens.size() - from); length > 0; length--) {
-            List<Unit> meanings = SPELLED.get(tokens.subList(from, from + length).stream()
+            boolean country = length == 1 && tokens.get(from).text().equals("US");
+            List<Unit> meanings = country ? null : SPELLED.get(tokens.subList(from, from + length).stream()
                     .map(Token::word)
                     .toList());
             if (meanings != null) {

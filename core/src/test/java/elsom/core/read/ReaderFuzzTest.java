@@ -160,8 +160,8 @@ class ReaderFuzzTest {
                 }
             } else if (read instanceof Read.Ask ask) {
                 for (String reading : ask.readings()) {
-                    if (Reader.read(box, reading, TODAY) instanceof Read.Refused refused) {
-                        wrong.add(box + " | " + text + " | offers " + reading + " | " + refused.problem());
+                    if (!(Reader.read(box, reading, TODAY) instanceof Read.Value)) {
+                        wrong.add(box + " | " + text + " | offers " + reading);
                     }
                 }
             }
