@@ -28,8 +28,8 @@ final class AmountAt {
     private List<Measured> at(int from, boolean summed) {
         int start = from;
         int sign = 1;
-        if (is(start, "-") || is(start, "+")) {
-            sign = is(start, "-") ? -1 : 1;
+        if (is(start, "-") || is(start, "+") || is(start, "minus")) {
+            sign = is(start, "+") ? 1 : -1;
             start++;
         }
         Units.Found before = is(start, "in") ? new Units.Found(List.of(), 0) : Units.at(tokens, start);

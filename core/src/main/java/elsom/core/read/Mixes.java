@@ -12,7 +12,7 @@ import java.util.regex.Pattern;
 
 /** Materials in parts of a whole, by volume. */
 final class Mixes {
-    private static final Pattern PARTED = Pattern.compile("\\s*(?:\\+|;|,(?![0-9])|&|\\band\\b|\\bwith\\b)\\s*");
+    private static final Pattern PARTED = Pattern.compile("\\s*(?:\\+|;|,(?![0-9])|&|\\band\\b|\\bwith\\b|\\bto\\b(?=\\s*[0-9]+ ?(?:parts?|%))|:(?=\\s*[0-9]))\\s*");
     private static final Pattern EQUAL = Pattern.compile("(?:in )?equal (?:parts|amounts|shares|volumes)(?: of)? (.+)");
     private static final Pattern RATIO =
             Pattern.compile("([0-9]+(?:[.,][0-9]+)?(?: ?[:/] ?[0-9]+(?:[.,][0-9]+)?)+)(?: (?:of )?(.+))?");
@@ -120,9 +120,9 @@ final class Mixes {
         return amounted(text, tokens, fitting(all));
     }
 
-    /** "a", "half a" and the like count only before "part". */
+    /** "a" counts only before "part", and "half" by itself. */
     private static boolean worded(List<Token> tokens, Measured m) {
-        return m.next() < tokens.size() && tokens.get(m.next()).word().startsWith("part");
+        return m.value() < 1 || m.next() < tokens.size() && tokens.get(m.next()).word().startsWith("part");
     }
 
     private static Measured fitting(List<Measured> all) {
@@ -152,6 +152,7 @@ final class Mixes {
         Optional<Part> unnamed = parts.stream()
                 .filter(p -> p.material().chars().anyMatch(Character::isLetter))
                 .filter(p -> NOTHING.contains(p.material().toLowerCase(Locale.ROOT))
+                        || begun(p.material())
                         || !NAME.matcher(p.material()).matches() && !SIZED.matcher(p.material()).matches())
                 .findFirst();
         if (unnamed.isPresent()) {
@@ -178,6 +179,12 @@ final class Mixes {
                     + piece.box().example() + ".");
         }
         return ways(piece, parts);
+    }
+
+    /** Whether a name begins with a number in words, so that it may be none. */
+    private static boolean begun(String name) {
+        List<Token> words = Token.of(name, true);
+        return NumberAt.of(words, 0).isPresent() && words.get(0).isWord() && !words.get(0).is("a") && !words.get(0).is("an");
     }
 
     private static Read ways(Piece piece, List<Part> parts) {

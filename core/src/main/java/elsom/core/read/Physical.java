@@ -19,6 +19,7 @@ final class Physical {
     private static final double ACIDEST = 14;
     private static final double CENTURY = 100 * 365.25 * 24;
     private static final Set<String> LABELS = Set.of(
+            "wt",
             "weight",
             "weighs",
             "mass",
@@ -97,6 +98,9 @@ final class Physical {
         if (piece.has(0, "in", "the")
                 && piece.tokens().size() > 2
                 && piece.tokens().get(2).isNumber()) {
+            return Optional.of(piece.refused("“" + piece.plain() + "” is a range, and no reading"));
+        }
+        if (piece.has(0, "between")) {
             return Optional.of(piece.refused("“" + piece.plain() + "” is a range, and no reading"));
         }
         if (!piece.tokens().isEmpty() && ONE_WAY.contains(piece.tokens().get(0).word())) {

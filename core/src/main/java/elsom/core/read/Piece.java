@@ -3,6 +3,7 @@ package elsom.core.read;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
@@ -90,6 +91,14 @@ record Piece(Box box, String plain, List<Token> tokens, boolean about, Known kno
 
     private static final Set<String> PLAIN_SIGNS = Set.of(",", ";", ".", "(", ")", "'", "\"", "-", ":", "!", "&", "/");
 
+    /** How often, for how long. */
+    private static final Pattern HOW_OFTEN = Pattern.compile(
+            "(?:once |applied )?(?:every|for) [0-9]{1,3} (?:days?|weeks?|months?|hours?)|[0-9]{1,2} times (?:a|per) (?:day|week|month|season)");
+
+    /** The same, or in which extract a pH or a conductivity was read, or at which temperature a pH was. */
+    private static final Pattern BESIDE = Pattern.compile(
+            HOW_OFTEN.pattern() + "|1 ?: ?[0-9](?:[.,][0-9])?(?: [\\p{L} 0-9]{1,30})?|at [0-9]{1,2}(?:[.,][0-9])? ?°?[Cc]");
+
     static Piece of(Box box, String plain, List<Token> tokens, Known known) {
         List<Token> left = new ArrayList<>(tokens);
         boolean about = false;
@@ -172,6 +181,9 @@ record Piece(Box box, String plain, List<Token> tokens, boolean about, Known kno
         if (rest.stream().anyMatch(token -> token.is("?"))) {
             return new Left("", "“" + plain + "” is in doubt: measure it again, or leave out the question mark?", "");
         }
+        if (BESIDE.matcher(words).matches() && (ofWater() || HOW_OFTEN.matcher(words).matches())) {
+            return new Left(words, "", "");
+        }
         if (rest.stream().anyMatch(token -> token.isNumber() || token.kind() == Token.Kind.BROKEN)) {
             return new Left("", "", "There are two numbers in “" + plain + "”");
         }
@@ -187,6 +199,10 @@ record Piece(Box box, String plain, List<Token> tokens, boolean about, Known kno
             return new Left("", "", "“" + words + "” is not a unit known here");
         }
         return new Left(words, "", "");
+    }
+
+    private boolean ofWater() {
+        return box == Box.PH || box == Box.EC;
     }
 
     /**

@@ -15,7 +15,7 @@ final class Ratios {
     private static final Pattern STRENGTH =
             Pattern.compile("(?:half|quarter|third|full|double|[0-9/]+)[ -]?(?:strength|rate)");
     private static final Pattern TWO = Pattern.compile(
-            "(.+?)(?: to | and | with | in(?:to)? |, ?| ?\\+ ?|: ?)(?=[0-9]|a |an |one |two |three |half )(.+)");
+            "(.+?)(?: to | and | with |, ?| ?\\+ ?|: ?)(?=[0-9]|a |an |one |two |three |half )(.+)");
     private static final Pattern SIDE = Pattern.compile("(.+?)(?: parts?)?(?: of)? (\\p{L}[\\p{L} '-]*)");
     private static final Pattern WATER = Pattern.compile(".*\\b(?:water|rainwater|diluent|tap)\\b.*");
 
@@ -23,12 +23,9 @@ final class Ratios {
 
     static Read read(Piece piece) {
         String text = piece.plain().toLowerCase(Locale.ROOT);
-        if (NEAT.contains(text)) {
-            return share(piece, 1);
-        }
         if (STRENGTH.matcher(text).matches()) {
             return new Read.Ask(
-                    "“" + piece.plain() + "”: half of the stock, or of the label's rate? Type it as a share.");
+                    "“" + piece.plain() + "”: of the stock, or of the label's rate? Type it as a share.");
         }
         Matcher fold = FOLD.matcher(text);
         if (fold.matches()) {
@@ -54,6 +51,9 @@ final class Ratios {
 
     /** What is a ratio in any box: "1 in 50", "1:50", "1 part stock to 9 parts water". */
     static Optional<Read> ratio(Piece piece) {
+        if (NEAT.contains(piece.plain().toLowerCase(Locale.ROOT))) {
+            return Optional.of(share(piece, 1));
+        }
         Optional<Read> poured = poured(piece);
         if (poured.isPresent()) {
             return poured;
@@ -116,9 +116,13 @@ final class Ratios {
         return new Read.Ask(
                 "“" + piece.plain() + "”: which part is the stock, and is it in the other or beside it?",
                 List.of(
-                        a + " parts stock to " + b + " parts water",
+                        parts(a) + " stock to " + parts(b) + " water",
                         small + " in " + large,
-                        b + " parts stock to " + a + " parts water"));
+                        parts(b) + " stock to " + parts(a) + " water"));
+    }
+
+    private static String parts(String number) {
+        return number + (number.equals("1") ? " part" : " parts");
     }
 
     /** "100 mL made up to 1 L", "100 mL added to 1 L of water". */

@@ -28,6 +28,8 @@ public final class Reader {
             "na",
             "n.a.",
             "not measured",
+            "not weighed",
+            "not counted",
             "not read",
             "not scored",
             "not taken",
