@@ -2,7 +2,6 @@ package elsom.core.audit;
 
 import elsom.core.analysis.EndpointKind;
 import elsom.core.plan.Amendment;
-import elsom.core.plan.FollowUp;
 import elsom.core.plan.Plan;
 import elsom.core.results.Findings;
 import elsom.core.results.JudgedQuestion;
@@ -47,7 +46,7 @@ public record AuditCase(Plan plan, TrialRecord record, Findings findings, List<A
 
     /** Whether it was copied from a notebook, so that nobody knows where its units stood. */
     boolean copied() {
-        return plan.origin() != null && plan.origin().why() == FollowUp.NOTEBOOK;
+        return plan.copied();
     }
 
     boolean compares() {

@@ -193,7 +193,8 @@ public record Checked(
                 : "";
         String figure = region.ratio()
                 ? percents
-                : between(interval.get(), region.unit()) + (percents.isEmpty() ? "" : ", or " + percents);
+                : percent.map(Checked::told).orElse("a difference") + " (95 % interval of the difference "
+                        + between(interval.get(), region.unit()) + ")";
         return new Checked(
                 Outcome.of(held),
                 region.words(),
@@ -207,8 +208,8 @@ public record Checked(
     }
 
     private static String between(Interval interval, String unit) {
-        return "between " + signed(Decimals.significant(interval.low(), 3)) + " and "
-                + signed(Decimals.significant(interval.high(), 3)) + (unit.isEmpty() ? "" : " " + unit) + " (95 %)";
+        return signed(Decimals.significant(interval.low(), 3)) + " to "
+                + signed(Decimals.significant(interval.high(), 3)) + (unit.isEmpty() ? "" : " " + unit);
     }
 
     private static String signed(String number) {

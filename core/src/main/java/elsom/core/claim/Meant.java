@@ -96,7 +96,7 @@ public sealed interface Meant {
             boolean fromBelow = Double.isFinite(low);
             double end = fromBelow ? low : high;
             if (end == (ratio ? 1 : 0)) {
-                return fromBelow ? open ? "more" : "no less" : open ? "less" : "no more";
+                return (fromBelow ? open ? "more" : "no less" : open ? "less" : "no more") + " than the other";
             }
             return (fromBelow ? open ? "above " : "at least " : open ? "below " : "at most ") + size(end);
         }

@@ -2,7 +2,11 @@ package elsom.core.mix;
 
 import elsom.core.quantity.Bounds;
 import elsom.core.quantity.Decimals;
-import java.util.ArrayList;
+import elsom.core.read.Box;
+import elsom.core.read.Known;
+import elsom.core.read.Read;
+import elsom.core.read.Reader;
+import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,11 +21,10 @@ public record Mix(List<Part> parts) {
     private static final double ALIKE = 0.005;
     private static final Pattern BEFORE =
             Pattern.compile("(\\d+(?:[.,]\\d+)?)\\s*(?:%|parts?(?:\\s+of)?\\b)?\\s+(\\S.*)");
-    private static final Pattern BEHIND = Pattern.compile("(\\S.*?)\\s+(\\d+(?:[.,]\\d+)?)\\s*(%|parts?)?");
 
-    /** Not a grain size: "2 to 8 mm pumice" is a material. */
-    private static final Pattern RATIO = Pattern.compile(
-            "(\\d{1,4}(?:[.,]\\d{1,3})?)\\s?(?::|\\bto\\b|\\bin\\b)\\s?(\\d{1,4}(?:[.,]\\d{1,3})?)(?!\\s*(?:mm|cm|µm)\\b)(?:\\s.*)?");
+    /** A name alone, which may hold an "and". */
+    private static final Pattern PLAIN_NAME = Pattern.compile(
+            "(?!(?i:nothing known|no idea|unknown|not known|half |quarter |one |two |three |a |an |equal ))\\p{L}[\\p{L}\\p{M} '’()./&-]*");
 
     /** One material. */
     public record Part(String material, double parts) {
@@ -41,54 +44,44 @@ public record Mix(List<Part> parts) {
     }
 
     /**
-     * Reads "3 leaf mould + 1 GW-32", "leaf mould 75 %, GW-32 25 %" or a single material. A name may hold digits of its
-     * own: without a plus or comma a text is one material, unless it begins with "100 %". Zero parts are left out.
+     * Reads "3 leaf mould + 1 GW-32", "leaf mould 75 %, GW-32 25 %", "2 cups coir + 1/2 cup grit" or a single material. A
+     * name may hold digits of its own. Zero parts are left out.
      *
-     * @throws IllegalArgumentException if one part has a number and another has none, or nothing is left
+     * @throws IllegalArgumentException with what is asked, or with what is wrong
      */
     public static Mix parse(String text) {
         Bounds.note("a mix", text, Bounds.MIX);
-        String[] pieces = text.strip().split("\\s*(?:\\+|;|,(?!\\d))\\s*");
-        if (pieces.length == 1) {
-            named(pieces[0].strip());
-            Matcher whole = Pattern.compile("100\\s*%\\s+(\\S.*)").matcher(pieces[0].strip());
-            return new Mix(List.of(new Part(whole.matches() ? whole.group(1) : pieces[0].strip(), 1)));
+        if (PLAIN_NAME.matcher(text.strip()).matches()) {
+            return new Mix(List.of(new Part(text.strip(), 1)));
         }
-        Map<String, Double> parts = new LinkedHashMap<>();
-        int unnumbered = 0;
-        for (String piece : pieces) {
-            named(piece.strip());
-            Matcher before = BEFORE.matcher(piece.strip());
-            Matcher behind = BEHIND.matcher(piece.strip());
-            if (before.matches()) {
-                add(parts, before.group(2), before.group(1));
-            } else if (behind.matches()) {
-                add(parts, behind.group(1), behind.group(2));
-            } else {
-                unnumbered++;
-                add(parts, piece.strip(), "1");
-            }
+        Read read = Reader.read(Box.MIX, text, Known.on(LocalDate.EPOCH));
+        if (read instanceof Read.Ask ask) {
+            throw new IllegalArgumentException(ask.why());
         }
-        if (unnumbered > 0 && unnumbered < pieces.length) {
-            throw new IllegalArgumentException("in “" + text.strip()
-                    + "” some materials have parts and some have none; accepted: 3 leaf mould + 1 GW-32");
+        if (read instanceof Read.Refused refused) {
+            throw new IllegalArgumentException(refused.message());
         }
-        List<Part> list = new ArrayList<>();
-        parts.forEach((material, share) -> {
-            if (share > 0) {
-                list.add(new Part(material, share));
-            }
-        });
-        return new Mix(list);
+        return read instanceof Read.Value value && value.meaning() instanceof Read.Mixed mixed
+                ? new Mix(inParts(text, mixed))
+                : new Mix(List.of());
     }
 
-    /** A ratio names one side only at most: "2:1 leaf mould" has no second material, nor says which is twice the other. */
-    private static void named(String piece) {
-        Matcher ratio = RATIO.matcher(piece);
-        if (ratio.matches()) {
-            throw new IllegalArgumentException("“" + piece + "” does not say what stands on either side of the ratio;"
-                    + " accepted: " + ratio.group(1) + " leaf mould + " + ratio.group(2) + " sand");
+    /** In the parts that were typed, where they are plain numbers; else in shares. */
+    private static List<Part> inParts(String text, Read.Mixed mixed) {
+        Map<String, Double> typed = new LinkedHashMap<>();
+        for (String piece : text.strip().split("\\s*(?:\\+|;|,(?!\\d))\\s*")) {
+            Matcher before = BEFORE.matcher(piece);
+            if (!before.matches()) {
+                typed.clear();
+                break;
+            }
+            typed.merge(before.group(2), Double.parseDouble(before.group(1).replace(',', '.')), Double::sum);
         }
+        boolean same = mixed.shares().stream().allMatch(share -> typed.containsKey(share.material()));
+        return mixed.shares().stream()
+                .map(share ->
+                        new Part(share.material(), same ? typed.getOrDefault(share.material(), 0.0) : share.share()))
+                .toList();
     }
 
     /** The same, empty for a blank text and for one that can't be read. */
@@ -105,10 +98,6 @@ public record Mix(List<Part> parts) {
         return parts.size() == other.parts.size()
                 && parts.stream()
                         .allMatch(part -> Math.abs(other.share(part.material()) - part.parts() / total()) < ALIKE);
-    }
-
-    private static void add(Map<String, Double> parts, String material, String number) {
-        parts.merge(material.strip(), Double.parseDouble(number.replace(',', '.')), Double::sum);
     }
 
     /**

@@ -1,12 +1,15 @@
 package elsom.core.notebook;
 
-import java.time.DateTimeException;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Box;
+import elsom.core.read.Known;
+import elsom.core.read.Read;
+import elsom.core.read.Reader;
+import elsom.core.read.Typed;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.regex.Pattern;
@@ -15,19 +18,25 @@ import java.util.regex.Pattern;
  * A line of a notebook: one pot, bag or tray.
  *
  * @param treatment as it is called there
- * @param values one for each thing that was measured; empty where it is not known
+ * @param values one for each thing that was measured
  * @param on when it was measured; empty where it is not known
  * @param note whatever else is written; may be empty
  */
-public record Line(String treatment, List<OptionalDouble> values, Optional<LocalDate> on, String note) {
-    private static final Pattern NUMBER = Pattern.compile("[-−+]?\\d{1,9}(?:[.,]\\d{1,6})?");
-    private static final Pattern UNKNOWN =
-            Pattern.compile("[-–?]|n/?a|unknown|not known|lost", Pattern.CASE_INSENSITIVE);
-    private static final List<DateTimeFormatter> DATES = List.of(
-            DateTimeFormatter.ISO_LOCAL_DATE,
-            DateTimeFormatter.ofPattern("d.M.yyyy", Locale.ENGLISH),
-            DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH),
-            DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH));
+public record Line(String treatment, List<Written> values, Optional<LocalDate> on, String note) {
+    /**
+     * A value as it was written.
+     *
+     * @param value empty where it is not known
+     * @param of what a count was counted among; 0 for what is none
+     */
+    public record Written(OptionalDouble value, int of, String typed) {
+        static final Written UNKNOWN = new Written(OptionalDouble.empty(), 0, "?");
+    }
+
+    /** Figures that may be a day. */
+    private static final Pattern DATED = Pattern.compile(
+            "^[0-9]{1,4}[./-][0-9]{1,2}(?:[./-][0-9]{0,4})?$|(?i)\\b(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\\b.*[0-9]|"
+                    + "[0-9].*\\b(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)");
 
     public Line {
         values = List.copyOf(values);
@@ -36,25 +45,27 @@ public record Line(String treatment, List<OptionalDouble> values, Optional<Local
     /**
      * Reads "bag one; 420; 3 May 2026; dried out once": parts between semicolons or tabs.
      *
-     * @param measures how many values stand in a line
+     * @param units of the values that stand in a line
      * @throws IllegalArgumentException saying what can't be read, with an accepted example
      */
-    static Line read(String text, int measures) {
+    static Line read(String text, List<UnitOfMeasure> units, LocalDate today) {
         List<String> parts =
                 Arrays.stream(text.split("[;\\t]")).map(String::strip).toList();
         if (parts.get(0).isEmpty()) {
             throw new IllegalArgumentException("it begins with no treatment. Accepted: bag one; 420");
         }
-        List<OptionalDouble> values = new ArrayList<>();
-        for (int i = 1; i <= measures; i++) {
-            values.add(i < parts.size() ? value(parts.get(i)) : OptionalDouble.empty());
+        List<Written> values = new ArrayList<>();
+        for (int i = 1; i <= units.size(); i++) {
+            values.add(i < parts.size() ? value(parts.get(i), units.get(i - 1)) : Written.UNKNOWN);
         }
         Optional<LocalDate> on = Optional.empty();
+        boolean dated = false;
         List<String> notes = new ArrayList<>();
-        for (String part : parts.subList(Math.min(parts.size(), measures + 1), parts.size())) {
-            Optional<LocalDate> date = on.isEmpty() ? date(part) : Optional.empty();
-            if (date.isPresent()) {
-                on = date;
+        for (String part : parts.subList(Math.min(parts.size(), units.size() + 1), parts.size())) {
+            Optional<Read> day = dated ? Optional.empty() : day(part, today);
+            if (day.isPresent()) {
+                dated = true;
+                on = date(part, day.get());
             } else if (!part.isEmpty()) {
                 notes.add(part);
             }
@@ -62,27 +73,56 @@ public record Line(String treatment, List<OptionalDouble> values, Optional<Local
         return new Line(parts.get(0), values, on, String.join("; ", notes));
     }
 
-    private static OptionalDouble value(String part) {
-        if (part.isEmpty() || UNKNOWN.matcher(part).matches()) {
-            return OptionalDouble.empty();
+    private static Written value(String part, UnitOfMeasure unit) {
+        Known known = Known.on(LocalDate.EPOCH);
+        if (part.isEmpty() || part.equalsIgnoreCase("lost") || known(part, known)) {
+            return Written.UNKNOWN;
         }
-        if (!NUMBER.matcher(part).matches()) {
+        boolean counted = unit == UnitOfMeasure.COUNT && part.matches("(?i).*(?:[0-9] ?/ ?[0-9]|\\bof\\b).*");
+        if (counted) {
+            Read read = Reader.read(Box.COUNT_OF_N, part, known);
+            if (read instanceof Read.Value value
+                    && value.meaning() instanceof Read.Counted count
+                    && value.note().isEmpty()) {
+                return new Written(OptionalDouble.of(count.count()), count.of(), count.count() + " of " + count.of());
+            }
+            throw new IllegalArgumentException(why(part, read, "7 of 10"));
+        }
+        Typed typed = Typed.parse(part, unit);
+        if (typed instanceof Typed.Refused refused) {
             throw new IllegalArgumentException(
-                    "“" + part + "” is no number; a value that is not known is “?”. Accepted: 420 or 4.2 or ?");
+                    "“" + part + "”: " + refused.problem().replaceAll("[.]$", "")
+                            + "; a value that is not known is “?”. Accepted: 420 or 4.2 or ?");
         }
-        return OptionalDouble.of(
-                Double.parseDouble(part.replace(',', '.').replace('−', '-').replace("+", "")));
+        return new Written(OptionalDouble.of(((Typed.Understood) typed).stored().value()), 0, part);
     }
 
-    private static Optional<LocalDate> date(String part) {
-        return DATES.stream().flatMap(format -> date(part, format).stream()).findFirst();
+    private static boolean known(String part, Known known) {
+        return Reader.read(Box.FREE, part, known) instanceof Read.Value value
+                && value.meaning() instanceof Read.Unknown;
     }
 
-    private static Optional<LocalDate> date(String part, DateTimeFormatter format) {
-        try {
-            return Optional.of(LocalDate.parse(part, format));
-        } catch (DateTimeException other) {
-            return Optional.empty();
+    private static String why(String part, Read read, String accepted) {
+        return read instanceof Read.Ask ask
+                ? ask.why() + " Accepted: " + accepted
+                : read instanceof Read.Refused refused
+                        ? refused.problem() + ". Accepted: " + accepted
+                        : "“" + part + "” says more than a value; put the rest behind it. Accepted: " + accepted;
+    }
+
+    /** What is written as a day, or is unknown; anything else is a note. */
+    private static Optional<Read> day(String part, LocalDate today) {
+        Read read = Reader.read(Box.DATE, part, Known.on(today));
+        boolean figures = part.chars().anyMatch(Character::isDigit)
+                && part.matches("[\\p{L}0-9 ./,-]{3,30}")
+                && DATED.matcher(part).find();
+        return read instanceof Read.Value || figures ? Optional.of(read) : Optional.empty();
+    }
+
+    private static Optional<LocalDate> date(String part, Read read) {
+        if (read instanceof Read.Value value) {
+            return value.meaning() instanceof Read.Day day ? Optional.of(day.date()) : Optional.empty();
         }
+        throw new IllegalArgumentException(why(part, read, "3 May 2026, or ?"));
     }
 }

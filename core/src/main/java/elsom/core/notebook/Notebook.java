@@ -56,13 +56,17 @@ import java.util.regex.Pattern;
 public record Notebook(String question, List<Measured> measured, Optional<LocalDate> begun, List<Line> lines) {
     public static final int MOST_MEASURED = 3;
     public static final int MOST_LINES = 200;
+    /** What is said where the day of some readings is not known. */
+    public static final String SOME_DAYS = "when some were measured";
+
     private static final ProtocolCode FREE = new ProtocolCode("free-form");
     private static final String PLACE = "Not written down";
     private static final String STATION = "Notebook";
     private static final int NOON = 12;
     private static final Pattern CONTROL =
             Pattern.compile("\\b(?:control|none|untreated|usual|plain|as before)\\b", Pattern.CASE_INSENSITIVE);
-    private static final Map<Pattern, MishapKind> MISHAPS = mishaps();
+    private static final Pattern DEAD =
+            Pattern.compile("(?i)(?<!\\b(?:not|none|no|never|nothing|half) )\\b(?:dead|died|killed)\\b");
 
     /** Something that was measured. */
     public record Measured(String name, UnitOfMeasure unit, Direction better) {}
@@ -74,20 +78,20 @@ public record Notebook(String question, List<Measured> measured, Optional<LocalD
         Bounds.name("a question", question, Bounds.QUESTION);
         measured = Bounds.list("things that were measured", measured, 1, MOST_MEASURED);
         lines = Bounds.list("lines", lines, 1, MOST_LINES);
-    }
-
-    private static Map<Pattern, MishapKind> mishaps() {
-        Map<Pattern, MishapKind> kinds = new LinkedHashMap<>();
-        kinds.put(Pattern.compile("(?<!\\b(?:not|none|no|never|nothing) )\\b(?:dead|died)\\b"), MishapKind.DIED);
-        kinds.put(Pattern.compile("\\blost\\b"), MishapKind.TAKEN);
-        kinds.put(Pattern.compile("dried|dry\\b|drought"), MishapKind.DRIED_OUT);
-        kinds.put(Pattern.compile("waterlog|flood|drown|too wet"), MishapKind.WATERLOGGED);
-        kinds.put(Pattern.compile("frost|hail|wind|storm"), MishapKind.WEATHER);
-        kinds.put(Pattern.compile("slug|snail|aphid|mouse|mice|bird|pest"), MishapKind.PEST);
-        kinds.put(Pattern.compile("knock|fell|moved|tipped"), MishapKind.KNOCKED);
-        kinds.put(Pattern.compile("mould|mold"), MishapKind.MOULD);
-        kinds.put(Pattern.compile("replaced|resown"), MishapKind.REPLACED);
-        return kinds;
+        for (int i = 0; i < measured.size(); i++) {
+            int measure = i;
+            long counted = lines.stream()
+                    .filter(line -> line.values().get(measure).of() > 0)
+                    .count();
+            long known = lines.stream()
+                    .filter(line -> line.values().get(measure).value().isPresent())
+                    .count();
+            if (counted > 0 && counted < known) {
+                throw new IllegalArgumentException(measured.get(i).name()
+                        + " is a count of so many in some lines and a bare number in others: of how many are those?"
+                        + " Accepted: 7 of 10");
+            }
+        }
     }
 
     /**
@@ -95,13 +99,15 @@ public record Notebook(String question, List<Measured> measured, Optional<LocalD
      *
      * @param problems what is wrong, by the number of the line
      */
-    public static List<Line> lines(String text, int measures, Map<Integer, String> problems) {
+    public static List<Line> lines(
+            String text, List<Measured> measured, LocalDate today, Map<Integer, String> problems) {
+        List<UnitOfMeasure> units = measured.stream().map(Measured::unit).toList();
         List<Line> lines = new ArrayList<>();
         String[] typed = text.split("\\R");
         for (int i = 0; i < typed.length; i++) {
             if (!typed[i].isBlank()) {
                 try {
-                    lines.add(Line.read(typed[i], measures));
+                    lines.add(Line.read(typed[i], units, today));
                 } catch (IllegalArgumentException unreadable) {
                     problems.put(i + 1, String.valueOf(unreadable.getMessage()));
                 }
@@ -166,14 +172,18 @@ public record Notebook(String question, List<Measured> measured, Optional<LocalD
     private List<Measure> measures() {
         List<Measure> measures = new ArrayList<>();
         for (Measured one : measured) {
+            EndpointCode code = new EndpointCode("measured-" + (measures.size() + 1));
+            int among = among(measures.size());
             measures.add(Measure.byHand(
-                    Endpoint.single(
-                            new EndpointCode("measured-" + (measures.size() + 1)),
-                            one.name(),
-                            one.unit(),
-                            -Bounds.LARGEST / 1000,
-                            Bounds.LARGEST / 1000,
-                            decimals(measures.size())),
+                    among > 0
+                            ? Endpoint.counted(code, one.name(), among)
+                            : Endpoint.single(
+                                    code,
+                                    one.name(),
+                                    one.unit(),
+                                    -Bounds.LARGEST / 1000,
+                                    Bounds.LARGEST / 1000,
+                                    decimals(measures.size())),
                     "as the notebook has it",
                     "",
                     0,
@@ -184,10 +194,18 @@ public record Notebook(String question, List<Measured> measured, Optional<LocalD
         return measures;
     }
 
+    /** The most that a count was written of; 0 for what is no count. */
+    private int among(int measure) {
+        return lines.stream()
+                .mapToInt(line -> line.values().get(measure).of())
+                .max()
+                .orElse(0);
+    }
+
     /** As fine as it was written. */
     private int decimals(int measure) {
         return lines.stream()
-                .map(line -> line.values().get(measure))
+                .map(line -> line.values().get(measure).value())
                 .filter(OptionalDouble::isPresent)
                 .mapToInt(value -> decimals(value.getAsDouble()))
                 .max()
@@ -228,7 +246,7 @@ public record Notebook(String question, List<Measured> measured, Optional<LocalD
             missing.add("when it began");
         }
         if (lines.stream().anyMatch(line -> line.on().isEmpty())) {
-            missing.add("when some were measured");
+            missing.add(SOME_DAYS);
         }
         return "Not written down: " + String.join(", ", missing);
     }
@@ -249,7 +267,7 @@ public record Notebook(String question, List<Measured> measured, Optional<LocalD
                         .map(day -> at(day, plan.schedule().zone()))
                         .orElse(look.plannedAt(drawn.trial().start()));
                 read(drawn, look, unit, line, when, readings);
-                mishap(look, unit, line, when, mishaps.size() + 1).ifPresent(mishaps::add);
+                mishaps(look, unit, line, when, mishaps);
             }
         }
         return TrialRecord.of(
@@ -267,14 +285,14 @@ public record Notebook(String question, List<Measured> measured, Optional<LocalD
     private void read(
             TrialRecord drawn, Look look, ExperimentalUnit unit, Line line, Instant when, List<Reading> readings) {
         for (int i = 0; i < measured.size(); i++) {
-            OptionalDouble value = line.values().get(i);
+            OptionalDouble value = line.values().get(i).value();
             if (value.isPresent()) {
                 Endpoint endpoint = drawn.endpoints().get(i);
                 readings.add(new Reading(
                         new ReadingId(readings.size() + 1),
                         new ReadingRef(unit.code(), look.number(), endpoint.code(), 1),
                         value.getAsDouble(),
-                        BigDecimal.valueOf(value.getAsDouble()).toPlainString(),
+                        line.values().get(i).typed(),
                         endpoint.unit(),
                         when,
                         when,
@@ -286,21 +304,49 @@ public record Notebook(String question, List<Measured> measured, Optional<LocalD
         }
     }
 
-    /** What a note tells of, by its words; anything else is kept as a note. A pot with a value was not lost at that look. */
-    private static Optional<Mishap> mishap(Look look, ExperimentalUnit unit, Line line, Instant when, int number) {
-        if (line.note().isEmpty()) {
-            return Optional.empty();
-        }
-        String words = line.note().toLowerCase(Locale.ROOT);
-        boolean measured = line.values().stream().anyMatch(OptionalDouble::isPresent);
-        MishapKind kind = MISHAPS.entrySet().stream()
-                .filter(entry -> entry.getKey().matcher(words).find())
-                .map(Map.Entry::getValue)
-                .filter(found -> !measured || !found.endsUnit())
-                .findFirst()
-                .orElse(MishapKind.OTHER);
+    /** What a note tells of; words that tell of nothing stay a note, and a value nobody knows is not asked for again. */
+    private static void mishaps(Look look, ExperimentalUnit unit, Line line, Instant when, List<Mishap> mishaps) {
+        boolean measured =
+                line.values().stream().anyMatch(value -> value.value().isPresent());
         String note = line.note()
                 .substring(0, Math.min(Mishap.LONGEST_NOTE, line.note().length()));
-        return Optional.of(new Mishap(number, kind, note, List.of(unit.code()), look.number(), when, STATION, null));
+        List<MishapKind> kinds = kinds(line, measured);
+        for (MishapKind kind : kinds) {
+            mishaps.add(new Mishap(
+                    mishaps.size() + 1, kind, note, List.of(unit.code()), look.number(), when, STATION, null));
+        }
+        boolean over = kinds.stream().anyMatch(MishapKind::endsUnit);
+        if (!over && line.values().stream().anyMatch(value -> value.value().isEmpty())) {
+            mishaps.add(new Mishap(
+                    mishaps.size() + 1,
+                    MishapKind.UNKNOWN,
+                    "a value that nobody knows any more",
+                    List.of(unit.code()),
+                    look.number(),
+                    when,
+                    STATION,
+                    null));
+        }
+    }
+
+    private static List<MishapKind> kinds(Line line, boolean measured) {
+        if (line.note().isEmpty()) {
+            return List.of();
+        }
+        Note note = Note.read(line.note());
+        if (!measured && DEAD.matcher(line.note()).find() && note.lost() != Note.Lost.NO) {
+            return List.of(MishapKind.DIED);
+        }
+        if (!measured && (note.lost() == Note.Lost.YES || note.mishaps().contains(Note.Happened.LOST))) {
+            return List.of(MishapKind.TAKEN);
+        }
+        return note.mishaps().isEmpty()
+                ? List.of(MishapKind.NOTE)
+                : note.mishaps().stream()
+                        .sorted()
+                        .map(Note.Happened::kind)
+                        .map(kind -> measured && kind.endsUnit() ? MishapKind.NOTE : kind)
+                        .distinct()
+                        .toList();
     }
 }

@@ -5,12 +5,15 @@ import elsom.core.dose.Ratio;
 import elsom.core.quantity.Bounds;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Box;
+import elsom.core.read.Known;
+import elsom.core.read.Read;
+import elsom.core.read.Reader;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -30,6 +33,7 @@ public final class LevelsText {
             "([0-9]+(?:[.,][0-9]+)?) ?([^0-9,. ]+)? to" + " ([0-9]+(?:[.,][0-9]+)?) ?([^0-9,. ]+)? in ([0-9]{1,2})");
 
     private static final Pattern AMOUNT = Pattern.compile("([0-9]+(?:[.,][0-9]+)?|\\.[0-9]+)\\s*(\\D.*)?");
+    private static final Pattern TIMED = Pattern.compile("[0-9.,]+ ?(?:s|sec|min|minutes?|h|hours?|d|days?|weeks?)");
     private static final Pattern RATIO_OF_LEVEL = Pattern.compile(" \\(([^()]{1,40})\\)$");
     private static final Set<String> NOTHING = Set.of("none", "no", "untreated", "water", "control", "nil", "clean");
 
@@ -59,22 +63,18 @@ public final class LevelsText {
                 .map(String::strip)
                 .filter(part -> !part.isEmpty())
                 .toList();
-        if (parts.size() < 2) {
+        boolean blanks = measured && levels.strip().matches("[0-9.]+(?: [0-9.]+)+ ?[^0-9 ]\\S*.*");
+        if (parts.size() < 2 && !blanks) {
             throw new IllegalArgumentException("“" + name + "” needs two levels or more, parted by commas. Accepted: "
                     + (measured ? "0, 0.5, 1, 2 % or 0.25 to 4 % in 6" : "none, seaweed"));
         }
         return measured
-                ? amounts(name, kind, parts, control, labelRate, expectedEffect)
+                ? amounts(name, kind, levels, parts, control, labelRate, expectedEffect)
                 : named(name, kind, parts, control);
     }
 
     private static Factor named(String name, FactorKind kind, List<String> parts, String control) {
-        String wanted = control.strip().isEmpty()
-                ? parts.stream()
-                        .filter(part -> NOTHING.contains(part.toLowerCase(Locale.ROOT)))
-                        .findFirst()
-                        .orElse(parts.get(0))
-                : control.strip();
+        String wanted = control.strip().isEmpty() ? usual(parts) : control.strip();
         if (parts.stream().noneMatch(wanted::equalsIgnoreCase)) {
             throw new IllegalArgumentException(
                     "“" + wanted + "” is not a level of “" + name + "”; its levels are " + String.join(", ", parts));
@@ -88,6 +88,18 @@ public final class LevelsText {
                         .toList(),
                 null,
                 null);
+    }
+
+    /** The level that says it is nothing; else the one that says so beside other words, where one alone does. */
+    private static String usual(List<String> parts) {
+        Optional<String> nothing = parts.stream()
+                .filter(part -> NOTHING.contains(part.toLowerCase(Locale.ROOT)))
+                .findFirst();
+        List<String> likely = parts.stream()
+                .filter(part -> Arrays.stream(part.toLowerCase(Locale.ROOT).split("[\\s-]+"))
+                        .anyMatch(NOTHING::contains))
+                .toList();
+        return nothing.orElseGet(() -> likely.size() == 1 ? likely.get(0) : parts.get(0));
     }
 
     private static Factor series(
@@ -112,53 +124,98 @@ public final class LevelsText {
     private static Factor amounts(
             String name,
             FactorKind kind,
+            String typed,
             List<String> parts,
             String typedControl,
-            @Nullable Double label,
-            @Nullable Double effect) {
-        String spelled = "";
-        List<Double> doses = new ArrayList<>();
-        Map<Double, String> ratios = new HashMap<>();
-        for (String part : parts) {
-            Matcher amount = AMOUNT.matcher(part);
-            Optional<Ratio> ratio = kind == FactorKind.TIME ? Optional.empty() : Ratio.parse(part);
-            if (ratio.isPresent()) {
-                doses.add(meant(ratio.get()));
-                ratios.put(doses.get(doses.size() - 1), part);
-                spelled = UnitOfMeasure.PERCENT.symbol();
-            } else if (NOTHING.contains(part.toLowerCase(Locale.ROOT))) {
-                doses.add(0.0);
-            } else if (amount.matches()) {
-                doses.add(number(Objects.requireNonNull(amount.group(1))));
-                @Nullable String unit = amount.group(2);
-                spelled = unit == null ? spelled : unit.strip();
-            } else {
-                throw new IllegalArgumentException(
-                        part.matches("[-−]\\s*[0-9].*")
-                                ? "“" + part + "” is below 0, which no dose can be. Accepted: 0, 0.5, 1, 2 %"
-                                : "“" + part + "” is not an amount. Accepted: 0, 0.5, 1, 2 %");
-            }
+            @Nullable Double labelRate,
+            @Nullable Double expectedEffect) {
+        boolean timed = parts.stream().anyMatch(part -> TIMED.matcher(part).matches());
+        if (kind == FactorKind.TIME || timed) {
+            return times(name, kind, parts, typedControl, labelRate, expectedEffect);
         }
-        UnitOfMeasure unit = unit(kind, name, spelled);
-        double least = doses.stream().mapToDouble(dose -> dose).min().orElseThrow();
-        // With a time, the shortest is what the others are compared with; a dose is compared with none.
-        double control = kind == FactorKind.TIME ? least : 0;
-        List<Factor.Level> levels = levels(name, doses, unit, typedControl, control).stream()
-                .map(level -> ratios.containsKey(level.amount())
-                        ? new Factor.Level(
-                                level.name() + " (" + ratios.get(level.amount()) + ")", level.amount(), level.control())
-                        : level)
-                .toList();
-        return new Factor(name, kind, unit, levels, label, effect);
+        Read.Value read = dosed(kind, typed.strip().replaceAll("\\s*\\R\\s*", "; "));
+        UnitOfMeasure unit = DoseUnits.unit(read.unit(), parts);
+        List<Double> doses = ((Read.Amounts) read.meaning())
+                .values().stream()
+                        .map(dose -> DoseUnits.in(unit, dose, read.unit()))
+                        .toList();
+        List<Factor.Level> levels = new ArrayList<>();
+        List<Factor.Level> plain = levels(name, doses, unit, typedControl, 0);
+        for (int i = 0; i < plain.size(); i++) {
+            Factor.Level level = plain.get(i);
+            boolean ratio =
+                    parts.size() == plain.size() && Ratio.parse(parts.get(i)).isPresent();
+            levels.add(
+                    ratio
+                            ? new Factor.Level(
+                                    level.name() + " (" + parts.get(i) + ")", level.amount(), level.control())
+                            : level);
+        }
+        return new Factor(name, kind, unit, levels, labelRate, expectedEffect);
     }
 
-    /** The percentage of a ratio that can be read in one way. */
-    private static double meant(Ratio ratio) {
-        List<Ratio.Reading> readings = ratio.readings();
-        if (readings.size() != 1) {
-            throw new IllegalArgumentException(ratio.question());
+    /** The doses, each by its own unit; what can't be one list is asked about with its readings. */
+    private static Read.Value dosed(FactorKind kind, String typed) {
+        boolean shares = kind == FactorKind.SHARE && !typed.matches(".*[\\p{L}%:/].*");
+        Read read = Reader.read(Box.DOSE_LIST, shares ? typed + " %" : typed, Known.on(LocalDate.EPOCH));
+        if (read instanceof Read.Ask ask) {
+            throw new Asked(ask);
         }
-        return readings.get(0).percent();
+        if (read instanceof Read.Refused refused) {
+            throw new IllegalArgumentException(refused.problem() + ". Accepted: 0, 0.5, 1, 2 % or 0, 5, 10 mL/L");
+        }
+        return (Read.Value) read;
+    }
+
+    /** Levels that have to be said otherwise first. */
+    public static final class Asked extends IllegalArgumentException {
+        private static final long serialVersionUID = 1;
+        private final transient Read.Ask ask;
+
+        Asked(Read.Ask ask) {
+            super(ask.why());
+            this.ask = ask;
+        }
+
+        /** The question alone. */
+        public String question() {
+            return ask.question();
+        }
+
+        /** Texts that would do in place of what was asked about. */
+        public List<String> readings() {
+            return ask.readings();
+        }
+    }
+
+    /** Times: the shortest is what the others are compared with. */
+    private static Factor times(
+            String name,
+            FactorKind kind,
+            List<String> parts,
+            String typedControl,
+            @Nullable Double labelRate,
+            @Nullable Double expectedEffect) {
+        String spelled = "";
+        List<Double> times = new ArrayList<>();
+        for (String part : parts) {
+            Matcher amount = AMOUNT.matcher(part);
+            if (!amount.matches()) {
+                throw new IllegalArgumentException("“" + part + "” is not a time. Accepted: 0, 2, 4, 6 d");
+            }
+            times.add(number(Objects.requireNonNull(amount.group(1))));
+            @Nullable String unit = amount.group(2);
+            if (unit != null && !spelled.isEmpty() && !spelled.equals(unit.strip())) {
+                throw new IllegalArgumentException(
+                        "the times are in " + spelled + " and in " + unit.strip() + ". Accepted: 0, 2, 4, 6 d");
+            }
+            spelled = unit == null ? spelled : unit.strip();
+        }
+        UnitOfMeasure unit = unit(kind, name, spelled);
+        double least = kind == FactorKind.TIME
+                ? times.stream().mapToDouble(time -> time).min().orElseThrow()
+                : 0;
+        return new Factor(name, kind, unit, levels(name, times, unit, typedControl, least), labelRate, expectedEffect);
     }
 
     /** The control is the level that was typed as such; without one, the usual. */

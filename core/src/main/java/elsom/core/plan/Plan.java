@@ -55,6 +55,11 @@ public record Plan(
         }
     }
 
+    /** Whether it was written down by somebody else's rules: nobody knows what is not in the notebook. */
+    public boolean copied() {
+        return origin != null && origin.why() == FollowUp.NOTEBOOK;
+    }
+
     public Plan with(Asked other) {
         return new Plan(protocol, other, treatments, pots, arrangement, schedule, rules, origin);
     }

@@ -2,6 +2,7 @@ package elsom.core.plan;
 
 import elsom.core.quantity.Decimals;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.stream.Collectors;
 
 /** A plan in one sentence, as one tells it to somebody: what, how many, where, how long, how watered, blind or not. */
@@ -19,6 +20,10 @@ public final class PlanSentence {
                                 .map(PlannedTreatment::name)
                                 .collect(Collectors.joining(", ")) + ")"
                 : "";
+        if (plan.copied()) {
+            return treatments + (treatments == 1 ? " treatment" : " treatments") + names + ", copied from a notebook. "
+                    + Objects.requireNonNull(plan.origin()).change() + ".";
+        }
         int replicates = plan.arrangement().replicates();
         String places = plan.arrangement().sites().stream().map(Site::name).collect(Collectors.joining(" and "));
         String crop = plan.asked().crop();

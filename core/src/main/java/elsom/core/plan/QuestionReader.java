@@ -1,8 +1,8 @@
 package elsom.core.plan;
 
 import elsom.core.quantity.Decimals;
-import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Typed;
 import elsom.core.trial.ControlKind;
 import elsom.core.trial.Endpoint;
 import java.util.List;

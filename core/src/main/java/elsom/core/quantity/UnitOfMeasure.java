@@ -52,6 +52,7 @@ public enum UnitOfMeasure {
     GRAM_PER_GRAM(Dimension.FRACTION, 1, "g/g"),
     GRAM_PER_SQUARE_METRE(Dimension.MASS_PER_AREA, 1e-4, "g/m²", "g/m2"),
     KILOGRAM_PER_SQUARE_METRE(Dimension.MASS_PER_AREA, 0.1, "kg/m²", "kg/m2"),
+    LITRE_PER_SQUARE_METRE(Dimension.LENGTH, 0.1, "L/m²", "L/m2"),
     CENTIMETRE_PER_DAY(Dimension.GROWTH, 1, "cm/day", "cm/d"),
     MILLIMETRE_PER_DAY(Dimension.GROWTH, 0.1, "mm/day", "mm/d"),
     GRAM_PER_DAY(Dimension.GAIN, 1, "g/day", "g/d"),
@@ -90,6 +91,19 @@ public enum UnitOfMeasure {
     /** What is printed after that number: "1 point", "2 points". */
     public String symbol(double amount) {
         return this == POINT && amount == 1 ? "point" : symbol();
+    }
+
+    /** An amount in it, as it may be typed in its box. */
+    public String example() {
+        return switch (dimension) {
+            case ACIDITY -> "6.2";
+            case SCORE -> "3";
+            case COUNT -> "12";
+            case CONDUCTIVITY -> "1.8 " + symbol();
+            case TEMPERATURE -> "21.5 °C or 70 °F";
+            case FRACTION -> symbol().isEmpty() ? "0.25" : "12.5 " + symbol();
+            default -> symbol().isEmpty() ? "48.5" : "48.5 or 48,5 " + symbol();
+        };
     }
 
     double toBase() {

@@ -42,7 +42,8 @@ final class DoseList {
     private static Read listed(Piece piece, List<String> levels) {
         if (levels.size() < 2) {
             return new Read.Refused(
-                    "“" + piece.plain() + "” is one level, and a list has two or more", piece.box().example());
+                    "“" + piece.plain() + "” is one level, and a list has two or more",
+                    piece.box().example());
         }
         List<Read> read = levels.stream().map(level -> level(piece, level)).toList();
         Optional<String> unit = standing(levels, piece);
@@ -58,12 +59,33 @@ final class DoseList {
                         piece.box().example());
             }
         }
-        for (Read level : meant) {
-            if (level instanceof Read.Ask ask) {
-                return new Read.Ask("Of the levels, " + ask.question(), ask.readings());
-            }
+        Optional<Read.Ask> asked = meant.stream()
+                .filter(Read.Ask.class::isInstance)
+                .map(Read.Ask.class::cast)
+                .findFirst();
+        if (asked.isPresent()) {
+            return new Read.Ask(
+                    asked.get().question(),
+                    allAtOnce(levels, meant, asked.get().readings().size()));
         }
         return together(piece, meant.stream().map(Read.Value.class::cast).toList());
+    }
+
+    /** The whole list with each reading that its levels have, so that one answer settles all. */
+    private static List<String> allAtOnce(List<String> levels, List<Read> meant, int readings) {
+        List<String> lists = new ArrayList<>();
+        for (int reading = 0; reading < readings; reading++) {
+            List<String> list = new ArrayList<>();
+            for (int i = 0; i < levels.size(); i++) {
+                boolean asks = meant.get(i) instanceof Read.Ask;
+                if (asks && ((Read.Ask) meant.get(i)).readings().size() != readings) {
+                    return List.of();
+                }
+                list.add(asks ? ((Read.Ask) meant.get(i)).readings().get(reading) : levels.get(i));
+            }
+            lists.add(String.join("; ", list));
+        }
+        return lists;
     }
 
     private static Read level(Piece piece, String text) {
@@ -127,7 +149,11 @@ final class DoseList {
                 .filter(m -> !m.isEmpty())
                 .findFirst()
                 .orElse("");
-        String note = levels.stream().map(Read.Value::note).filter(n -> !n.isEmpty()).findFirst().orElse("");
+        String note = levels.stream()
+                .map(Read.Value::note)
+                .filter(n -> !n.isEmpty())
+                .findFirst()
+                .orElse("");
         return new Read.Value(new Read.Amounts(doses), unit).noted(piece.about(), note, kitchen);
     }
 }

@@ -11,7 +11,8 @@ import java.util.Set;
 final class Doses {
     private static final Powers IN_VOLUME = Dimension.CONCENTRATION.powers();
     private static final Powers ON_AREA = Dimension.MASS_PER_AREA.powers();
-    private static final Set<String> NOTHING = Set.of("none", "nothing", "nil", "zero", "nought", "untreated", "no", "water", "control", "clean");
+    private static final Set<String> NOTHING =
+            Set.of("none", "nothing", "nil", "zero", "nought", "untreated", "no", "water", "control", "clean");
     private static final Set<String> OF_A_RATE =
             Set.of("half", "quarter", "double", "full", "twice", "third", "single");
     private static final List<List<String>> CEILINGS = List.of(

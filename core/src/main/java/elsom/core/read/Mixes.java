@@ -12,7 +12,8 @@ import java.util.regex.Pattern;
 
 /** Materials in parts of a whole, by volume. */
 final class Mixes {
-    private static final Pattern PARTED = Pattern.compile("\\s*(?:\\+|;|,(?![0-9])|&|\\band\\b|\\bwith\\b|\\bto\\b(?=\\s*[0-9]+ ?(?:parts?|%))|:(?=\\s*[0-9]))\\s*");
+    private static final Pattern PARTED = Pattern.compile(
+            "\\s*(?:\\+|;|,(?![0-9])|&|\\band\\b|\\bwith\\b|\\bto\\b(?=\\s*[0-9]+ ?(?:parts?|%))|:(?=\\s*[0-9]))\\s*");
     private static final Pattern EQUAL = Pattern.compile("(?:in )?equal (?:parts|amounts|shares|volumes)(?: of)? (.+)");
     private static final Pattern RATIO =
             Pattern.compile("([0-9]+(?:[.,][0-9]+)?(?: ?[:/] ?[0-9]+(?:[.,][0-9]+)?)+)(?: (?:of )?(.+))?");
@@ -109,7 +110,8 @@ final class Mixes {
             return new Part(behind.group(1), Double.parseDouble(behind.group(2).replace(',', '.')), by, "", false);
         }
         List<Token> tokens = Token.of(text, true);
-        boolean numbered = NumberAt.of(tokens, 0).isPresent() || !tokens.isEmpty() && tokens.get(0).is("-");
+        boolean numbered = NumberAt.of(tokens, 0).isPresent()
+                || !tokens.isEmpty() && tokens.get(0).is("-");
         if (SIZED.matcher(text).matches() || !numbered) {
             return new Part(text, 1, By.NOTHING, "", false);
         }
@@ -122,7 +124,8 @@ final class Mixes {
 
     /** "a" counts only before "part", and "half" by itself. */
     private static boolean worded(List<Token> tokens, Measured m) {
-        return m.value() < 1 || m.next() < tokens.size() && tokens.get(m.next()).word().startsWith("part");
+        return m.value() < 1
+                || m.next() < tokens.size() && tokens.get(m.next()).word().startsWith("part");
     }
 
     private static Measured fitting(List<Measured> all) {
@@ -153,11 +156,13 @@ final class Mixes {
                 .filter(p -> p.material().chars().anyMatch(Character::isLetter))
                 .filter(p -> NOTHING.contains(p.material().toLowerCase(Locale.ROOT))
                         || begun(p.material())
-                        || !NAME.matcher(p.material()).matches() && !SIZED.matcher(p.material()).matches())
+                        || !NAME.matcher(p.material()).matches()
+                                && !SIZED.matcher(p.material()).matches())
                 .findFirst();
         if (unnamed.isPresent()) {
-            return new Read.Ask("“" + unnamed.get().material() + "” is no name of a material: which is meant? Type it as in "
-                    + piece.box().example() + ".");
+            return new Read.Ask(
+                    "“" + unnamed.get().material() + "” is no name of a material: which is meant? Type it as in "
+                            + piece.box().example() + ".");
         }
         if (parts.size() == 1 && parts.get(0).by() == By.NOTHING) {
             return parts.get(0).material().chars().anyMatch(Character::isLetter)
@@ -184,7 +189,11 @@ final class Mixes {
     /** Whether a name begins with a number in words, so that it may be none. */
     private static boolean begun(String name) {
         List<Token> words = Token.of(name, true);
-        return NumberAt.of(words, 0).isPresent() && words.get(0).isWord() && !words.get(0).is("a") && !words.get(0).is("an");
+        return name.matches("(?:in|to) [0-9].*")
+                || NumberAt.of(words, 0).isPresent()
+                        && words.get(0).isWord()
+                        && !words.get(0).is("a")
+                        && !words.get(0).is("an");
     }
 
     private static Read ways(Piece piece, List<Part> parts) {

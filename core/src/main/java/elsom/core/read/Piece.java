@@ -96,8 +96,8 @@ record Piece(Box box, String plain, List<Token> tokens, boolean about, Known kno
             "(?:once |applied )?(?:every|for) [0-9]{1,3} (?:days?|weeks?|months?|hours?)|[0-9]{1,2} times (?:a|per) (?:day|week|month|season)");
 
     /** The same, or in which extract a pH or a conductivity was read, or at which temperature a pH was. */
-    private static final Pattern BESIDE = Pattern.compile(
-            HOW_OFTEN.pattern() + "|1 ?: ?[0-9](?:[.,][0-9])?(?: [\\p{L} 0-9]{1,30})?|at [0-9]{1,2}(?:[.,][0-9])? ?°?[Cc]");
+    private static final Pattern BESIDE = Pattern.compile(HOW_OFTEN.pattern()
+            + "|1 ?: ?[0-9](?:[.,][0-9])?(?: [\\p{L} 0-9]{1,30})?|at [0-9]{1,2}(?:[.,][0-9])? ?°?[Cc]");
 
     static Piece of(Box box, String plain, List<Token> tokens, Known known) {
         List<Token> left = new ArrayList<>(tokens);
@@ -181,7 +181,8 @@ record Piece(Box box, String plain, List<Token> tokens, boolean about, Known kno
         if (rest.stream().anyMatch(token -> token.is("?"))) {
             return new Left("", "“" + plain + "” is in doubt: measure it again, or leave out the question mark?", "");
         }
-        if (BESIDE.matcher(words).matches() && (ofWater() || HOW_OFTEN.matcher(words).matches())) {
+        if (BESIDE.matcher(words).matches()
+                && (ofWater() || HOW_OFTEN.matcher(words).matches())) {
             return new Left(words, "", "");
         }
         if (rest.stream().anyMatch(token -> token.isNumber() || token.kind() == Token.Kind.BROKEN)) {

@@ -14,8 +14,8 @@ final class Ratios {
             Pattern.compile("(?:diluted )?([0-9]+(?:[.,][0-9]+)?)(?: ?-? ?fold|x| times)(?: dilut(?:ion|ed))?");
     private static final Pattern STRENGTH =
             Pattern.compile("(?:half|quarter|third|full|double|[0-9/]+)[ -]?(?:strength|rate)");
-    private static final Pattern TWO = Pattern.compile(
-            "(.+?)(?: to | and | with |, ?| ?\\+ ?|: ?)(?=[0-9]|a |an |one |two |three |half )(.+)");
+    private static final Pattern TWO =
+            Pattern.compile("(.+?)(?: to | and | with |, ?| ?\\+ ?|: ?)(?=[0-9]|a |an |one |two |three |half )(.+)");
     private static final Pattern SIDE = Pattern.compile("(.+?)(?: parts?)?(?: of)? (\\p{L}[\\p{L} '-]*)");
     private static final Pattern WATER = Pattern.compile(".*\\b(?:water|rainwater|diluent|tap)\\b.*");
 
@@ -24,8 +24,7 @@ final class Ratios {
     static Read read(Piece piece) {
         String text = piece.plain().toLowerCase(Locale.ROOT);
         if (STRENGTH.matcher(text).matches()) {
-            return new Read.Ask(
-                    "“" + piece.plain() + "”: of the stock, or of the label's rate? Type it as a share.");
+            return new Read.Ask("“" + piece.plain() + "”: of the stock, or of the label's rate? Type it as a share.");
         }
         Matcher fold = FOLD.matcher(text);
         if (fold.matches()) {

@@ -35,6 +35,9 @@ final class Shares {
         }
         boolean fraction = m.unit() == null && (m.worded() || m.next() > 1 && !piece.has(0, "+"));
         double share = m.base();
+        if (m.unit() == null && m.own().isEmpty() && (piece.has(m.next(), ":") || piece.has(m.next(), "to"))) {
+            return Ratios.ratio(piece).orElseGet(() -> piece.refused("“" + piece.plain() + "” is no share"));
+        }
         if (m.unit() == null && !fraction) {
             return bare(piece, m);
         }
@@ -44,6 +47,10 @@ final class Shares {
     private static Read bare(Piece piece, Measured m) {
         if (m.value() == 0) {
             return checked(piece, m, 0);
+        }
+        Piece.Left left = piece.left(m.next(), false);
+        if (!left.refuse().isEmpty()) {
+            return piece.refused(left.refuse());
         }
         if (m.value() > 100) {
             return piece.refused("“" + piece.plain() + "” is more than the whole, in parts or in %");

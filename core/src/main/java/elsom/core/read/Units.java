@@ -204,7 +204,8 @@ final class Units {
                 NUMBER,
                 1,
                 ec,
-                "ms", "mS/cm at 25 °C",
+                "ms",
+                "mS/cm at 25 °C",
                 "ms cm-1",
                 "mmho/cm",
                 "mmho",
@@ -299,9 +300,11 @@ final class Units {
     static Found at(List<Token> tokens, int from) {
         for (int length = Math.min(LONGEST, tokens.size() - from); length > 0; length--) {
             boolean country = length == 1 && tokens.get(from).text().equals("US");
-            List<Unit> meanings = country ? null : SPELLED.get(tokens.subList(from, from + length).stream()
-                    .map(Token::word)
-                    .toList());
+            List<Unit> meanings = country
+                    ? null
+                    : SPELLED.get(tokens.subList(from, from + length).stream()
+                            .map(Token::word)
+                            .toList());
             if (meanings != null) {
                 return new Found(meanings, length);
             }

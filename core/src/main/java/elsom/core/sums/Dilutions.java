@@ -5,11 +5,13 @@ import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /** Stock and water: by strength, by ratio, and as a series. */
 final class Dilutions {
     private static final double LARGEST_ML = 10_000_000;
     private static final int MOST_STEPS = 12;
+    private static final Pattern OF_STOCK = Pattern.compile("(?i)m[lL]\\s*(?:/|per|in)|:| in |1\\s*\\+");
 
     private Dilutions() {}
 
@@ -28,6 +30,10 @@ final class Dilutions {
                     double stock = values.quantity("stock");
                     double wanted = values.quantity("wanted");
                     double volume = values.quantity("volume");
+                    if (OF_STOCK.matcher(values.written("wanted")).find()) {
+                        values.refuse("wanted", twoReadings(values.written("wanted"), stock, wanted));
+                        return Optional.empty();
+                    }
                     if (wanted > stock) {
                         values.refuse(
                                 "wanted",
@@ -40,6 +46,16 @@ final class Dilutions {
                             .step(Decimals.upTo(wanted, 4) + " % / " + Decimals.upTo(stock, 4) + " % · "
                                     + Amounts.ml(volume) + " = " + Amounts.ml(share * volume) + " of stock"));
                 });
+    }
+
+    /** So much a litre may be of the stock, or of what the stock holds. */
+    private static String twoReadings(String typed, double stock, double wanted) {
+        return "“" + typed + "” of the stock is " + Decimals.significant(wanted * stock / 100, 3)
+                + " % of what it holds;"
+                + " “" + typed + "” of what it holds is " + Decimals.significant(wanted, 3) + " %, or "
+                + Decimals.significant(1000 * wanted / stock, 3) + " mL of stock in a litre. Which is wanted? Type that"
+                + " percentage. Accepted: " + Decimals.significant(wanted * stock / 100, 3) + " %, or "
+                + Decimals.significant(wanted, 3) + " %";
     }
 
     private static SumAnswer poured(double share, double volumeMl) {

@@ -1,8 +1,8 @@
 package elsom.core.sums;
 
 import elsom.core.quantity.Decimals;
-import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Typed;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -19,6 +19,7 @@ public final class SumValues {
 
     private final Map<String, Double> quantities = new HashMap<>();
     private final Map<String, String> texts = new HashMap<>();
+    private final Map<String, String> written = new HashMap<>();
     private final Map<String, String> problems = new LinkedHashMap<>();
 
     private SumValues() {}
@@ -54,10 +55,11 @@ public final class SumValues {
     }
 
     private void quantity(SumField field, String text) {
+        written.put(field.code(), text);
         String bare = field.unit() == UnitOfMeasure.COUNT ? text.replace("%", "") : text;
         Typed typed = Typed.parse(bare, field.unit());
         if (typed instanceof Typed.Refused refused) {
-            problems.put(field.code(), refused.problem() + ". Accepted: " + field.example());
+            problems.put(field.code(), refused.message("Accepted: " + field.example()));
             return;
         }
         double value = ((Typed.Understood) typed).stored().value();
@@ -76,6 +78,11 @@ public final class SumValues {
     /** A quantity in its field's unit. */
     public double quantity(String code) {
         return Objects.requireNonNull(quantities.get(code), code);
+    }
+
+    /** A quantity as it was typed. */
+    public String written(String code) {
+        return written.getOrDefault(code, "");
     }
 
     /** A quantity that may be missing. */

@@ -1,8 +1,8 @@
 package elsom.core.trial;
 
 import elsom.core.quantity.Quantity;
-import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Typed;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;

@@ -4,8 +4,8 @@ import elsom.core.analysis.EndpointKind;
 import elsom.core.analysis.Value;
 import elsom.core.quantity.Bounds;
 import elsom.core.quantity.Decimals;
-import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Typed;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -52,6 +52,11 @@ public record Endpoint(
     public static Endpoint single(
             EndpointCode code, String name, UnitOfMeasure unit, double lowest, double highest, int decimals) {
         return new Endpoint(code, name, unit, Counting.SINGLE, 1, lowest, highest, decimals, null);
+    }
+
+    /** A count of so many of a known number. */
+    public static Endpoint counted(EndpointCode code, String name, int among) {
+        return new Endpoint(code, name, UnitOfMeasure.COUNT, Counting.COUNT_OF, among, 0, among, 0, null);
     }
 
     /** A place among units that are ranked side by side, 1 the best. */

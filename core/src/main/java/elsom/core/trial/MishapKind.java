@@ -24,7 +24,11 @@ public enum MishapKind {
     SWAPPED("Swapped", false),
     LABEL_LOST("Label lost", false),
     ENDED("Ended early", true),
-    OTHER("Something else", false);
+    OTHER("Something else", false),
+    /** Words beside a unit that tell of no mishap. */
+    NOTE("A note only", false),
+    /** A reading that nobody knows any more: not 0, and not due again. */
+    UNKNOWN("Not known", false);
 
     private final String label;
     private final boolean endsUnit;
@@ -36,7 +40,9 @@ public enum MishapKind {
 
     /** What may be written down; those that are no longer asked for are kept where they stand. */
     public static List<MishapKind> offered() {
-        return Arrays.stream(values()).filter(kind -> kind != LOST).toList();
+        return Arrays.stream(values())
+                .filter(kind -> kind != LOST && kind != UNKNOWN)
+                .toList();
     }
 
     public String label() {

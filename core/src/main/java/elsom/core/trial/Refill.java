@@ -1,7 +1,7 @@
 package elsom.core.trial;
 
-import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Typed;
 import java.util.Objects;
 import java.util.OptionalDouble;
 

@@ -1,8 +1,8 @@
 package elsom.core.trial;
 
 import elsom.core.quantity.Decimals;
-import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Typed;
 import java.util.OptionalDouble;
 
 /**

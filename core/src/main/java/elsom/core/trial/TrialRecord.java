@@ -351,13 +351,19 @@ public final class TrialRecord {
         int expected = 0;
         int done = 0;
         for (ExperimentalUnit unit : setup.units) {
-            boolean all = Walk.byHand(this, look).stream().allMatch(endpoint -> isRead(unit, look, endpoint));
+            boolean all = isUnknown(unit, look)
+                    || Walk.byHand(this, look).stream().allMatch(endpoint -> isRead(unit, look, endpoint));
             if (expected(unit.code(), look.number()) || all) {
                 expected++;
                 done += all ? 1 : 0;
             }
         }
         return new Progress(done, expected);
+    }
+
+    private boolean isUnknown(ExperimentalUnit unit, Look look) {
+        return mishaps(unit.code()).stream()
+                .anyMatch(mishap -> mishap.kind() == MishapKind.UNKNOWN && mishap.look() == look.number());
     }
 
     /** Whether all of a unit's readings of an endpoint were taken at a look, or there was nothing to take them of. */

@@ -122,9 +122,9 @@ class ClaimTest {
                 "30 % more|13.0 ± 1.0 n 8|10.0 ± 1.0 n 8|at least 130 % of the other|some of that is within",
                 "80 % more|13.0 ± 1.0 n 8|10.0 ± 1.0 n 8|at least 180 % of the other|none of that is within",
                 "80 % less|7.0 ± 0.4 n 8|10.0 ± 0.4 n 8|at most 20 % of the other|none of that is within",
-                "A beats B|12.4 ± 1.1 n 8|9.8 ± 1.2 n 8|more|all of that is within",
-                "A is no better than B|8.4 ± 0.5 n 8|9.8 ± 0.5 n 8|no more|all of that is within",
-                "A is as good as B|14 ± 1 n 8|10.0 ± 1 n 8|no less|all of that is within"
+                "A beats B|12.4 ± 1.1 n 8|9.8 ± 1.2 n 8|more than the other|all of that is within",
+                "A is no better than B|8.4 ± 0.5 n 8|9.8 ± 0.5 n 8|no more than the other|all of that is within",
+                "A is as good as B|14 ± 1 n 8|10.0 ± 1 n 8|no less than the other|all of that is within"
             })
     void whatItIsReadAsIsSaidBackWithHowMuchOfTheIntervalIsWithin(
             String claim, String first, String other, String read, String says) {

@@ -74,6 +74,6 @@ class RatioTest {
     @Test
     void aLevelThatReadsInSeveralWaysIsAsked() {
         assertThatThrownBy(() -> LevelsText.parse("Vinegar", FactorKind.DOSE, "0, 1:4, 1:2", "", null, null))
-                .hasMessageContaining("“1:4” is read in 3 ways; which part is water?");
+                .hasMessageContaining("“1:4”: which part is the stock, and is it in the other or beside it?");
     }
 }

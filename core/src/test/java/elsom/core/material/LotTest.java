@@ -31,7 +31,7 @@ class LotTest {
         assertThatThrownBy(() -> Lot.named("Plug mix", "Plug mix", MaterialKind.MIX))
                 .isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> Lot.mixed("Plug mix", "2:1 leaf mould", AShelf.MAY))
-                .hasMessageContaining("either side");
+                .hasMessageContaining("stands on each side");
     }
 
     @Test

@@ -1,6 +1,7 @@
 package elsom.core.notebook;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import elsom.core.audit.Audit;
 import elsom.core.audit.AuditCase;
@@ -29,13 +30,14 @@ class NotebookTest {
     private static final Instant NOW = Instant.parse("2026-06-01T08:00:00Z");
     private static final ZoneId ZONE = ZoneId.of("Europe/London");
 
+    private static final LocalDate TODAY = LocalDate.of(2026, 6, 1);
+    private static final List<Notebook.Measured> WEIGHT =
+            List.of(new Notebook.Measured("Weight", UnitOfMeasure.GRAM, Direction.HIGHER));
+
     private static Notebook notebook(String lines) {
         Map<Integer, String> problems = new HashMap<>();
         Notebook made = new Notebook(
-                "Which bag holds longest?",
-                List.of(new Notebook.Measured("Weight", UnitOfMeasure.GRAM, Direction.HIGHER)),
-                Optional.empty(),
-                Notebook.lines(lines, 1, problems));
+                "Which bag holds longest?", WEIGHT, Optional.empty(), Notebook.lines(lines, WEIGHT, TODAY, problems));
         assertThat(problems).isEmpty();
         return made;
     }
@@ -50,6 +52,7 @@ class NotebookTest {
         assertThat(copied.record().mishaps())
                 .extracting(mishap -> mishap.kind())
                 .containsExactlyInAnyOrder(MishapKind.DRIED_OUT, MishapKind.TAKEN);
+        assertThat(copied.record().nextLook()).isEmpty();
         assertThat(copied.record().trial().start())
                 .isEqualTo(LocalDate.of(2026, 5, 3).atTime(12, 0).atZone(ZONE).toInstant());
         assertThat(copied.record().trial().started()).isTrue();
@@ -61,7 +64,47 @@ class NotebookTest {
                 .copied(ZONE, NOW, 7);
         assertThat(copied.record().mishaps())
                 .extracting(mishap -> mishap.kind())
-                .containsExactly(MishapKind.DIED, MishapKind.OTHER, MishapKind.OTHER);
+                .containsExactly(MishapKind.DIED, MishapKind.NOTE, MishapKind.NOTE, MishapKind.UNKNOWN);
+    }
+
+    /** A place, a material's name and a denial are notes; a value and a day that nobody knows stay unknown and are not due. */
+    @Test
+    void notesThatTellOfNothingAreNotesAndWhatIsUnknownIsNotAskedForAgain() {
+        Notebook.Copied copied = notebook(
+                        "one; 12; ?; by the window\ntwo; 13; ; in leaf mould\nthree; ?; ?; not dried out, no slugs"
+                                + "\nfour; 14; 3 May 2026; dried in the oven before weighing")
+                .copied(ZONE, NOW, 7);
+        assertThat(copied.record().mishaps())
+                .extracting(mishap -> mishap.kind())
+                .containsExactlyInAnyOrder(
+                        MishapKind.NOTE, MishapKind.NOTE, MishapKind.NOTE, MishapKind.NOTE, MishapKind.UNKNOWN);
+        assertThat(copied.record().nextLook()).isEmpty();
+    }
+
+    @Test
+    void countsOfSoManyAreCounts() {
+        Map<Integer, String> problems = new HashMap<>();
+        List<Notebook.Measured> up = List.of(new Notebook.Measured("Came up", UnitOfMeasure.COUNT, Direction.HIGHER));
+        List<Line> lines = Notebook.lines("kelp; 2 of 3\nnone; 3/4\nnone; ?", up, TODAY, problems);
+        Notebook.Copied copied = new Notebook("Do more come up?", up, Optional.empty(), lines).copied(ZONE, NOW, 7);
+        assertThat(copied.record().endpoints().get(0).size()).isEqualTo(4);
+        assertThat(copied.record().readings())
+                .extracting(Reading::typedText)
+                .containsExactlyInAnyOrder("2 of 3", "3 of 4");
+        assertThat(Notebook.lines("kelp; 5 of 3\nnone; most of 4", up, TODAY, problems))
+                .isEmpty();
+        assertThat(problems.get(1)).contains("more than there were");
+        List<Line> mixed = Notebook.lines("kelp; 2 of 3\nnone; 3", up, TODAY, problems);
+        assertThatThrownBy(() -> new Notebook("Do more come up?", up, Optional.empty(), mixed))
+                .hasMessageContaining("of how many are those?");
+    }
+
+    @Test
+    void aDayThatMayBeTwoOrIsToComeIsAskedAbout() {
+        Map<Integer, String> problems = new HashMap<>();
+        Notebook.lines("one; 12; 3/4/2026\ntwo; 13; 5 January 2027\nthree; 14; 3.5.2026", WEIGHT, TODAY, problems);
+        assertThat(problems.get(1)).contains("two ways");
+        assertThat(problems.get(2)).contains("future");
     }
 
     @Test
@@ -94,10 +137,10 @@ class NotebookTest {
     @Test
     void everyLineThatCantBeReadIsTold() {
         Map<Integer, String> problems = new HashMap<>();
-        List<Line> lines = Notebook.lines("bag one; heavy\n\n; 420\nbag two; 515", 1, problems);
+        List<Line> lines = Notebook.lines("bag one; heavy\n\n; 420\nbag two; 515", WEIGHT, TODAY, problems);
         assertThat(lines).hasSize(1);
         assertThat(problems.keySet()).containsExactlyInAnyOrder(1, 3);
-        assertThat(problems.get(1)).contains("“heavy” is no number").contains("Accepted: 420");
+        assertThat(problems.get(1)).contains("“heavy”").contains("Accepted: 420");
         assertThat(problems.get(3)).contains("no treatment");
     }
 }

@@ -2,9 +2,14 @@ package elsom.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
+import elsom.core.quantity.UnitOfMeasure;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class LevelsTextTest {
     private static Factor dose(String levels) {
@@ -34,7 +39,7 @@ class LevelsTextTest {
 
     @Test
     void amountsShareTheirUnitHoweverItIsWritten() {
-        assertThat(names(dose("0, 0.25, 0,5, 1 %"))).containsExactly("0 %", "0.25 %", "0.5 %", "1 %");
+        assertThat(names(dose("0; 0.25; 0,5; 1 %"))).containsExactly("0 %", "0.25 %", "0.5 %", "1 %");
         assertThat(names(dose("none, 2 g/L, 4 g/L"))).containsExactly("0 g/L", "2 g/L", "4 g/L");
         assertThat(dose("0, 1, 2 %").levels().get(0).control()).isTrue();
     }
@@ -42,8 +47,10 @@ class LevelsTextTest {
     @Test
     void aDoseHasAUnitAndIsNotBelowNone() {
         assertThatThrownBy(() -> dose("0, 1, 2"))
-                .hasMessageContaining("its levels need a unit")
-                .hasMessageContaining("Accepted: 0, 0.5, 1, 2 %");
+                .hasMessageContaining("has no unit")
+                .hasMessageContaining("0; 1 mL/L; 2 mL/L")
+                .hasMessageContaining("0; 1 %; 2 %");
+        assertThatThrownBy(() -> dose("0, 2,5, 5, 10 mL/L")).hasMessageContaining("does a comma part two levels");
         assertThatThrownBy(() -> dose("0, -1 %, 2 %"))
                 .hasMessageContaining("“-1 %” is below 0")
                 .hasMessageContaining("Accepted: ");
@@ -55,6 +62,52 @@ class LevelsTextTest {
         assertThat(names(LevelsText.parse("V", FactorKind.DOSE, "0.25 to 4 % in 6", "", 1.2, null)))
                 .contains("1.2 %")
                 .doesNotContain("1 %");
+    }
+
+    /** Each level by its own unit, whatever the last of them was. */
+    @Test
+    void levelsAreQuantities() {
+        assertThat(names(dose("0, 500 mg/L, 1 g/L, 2 g/L"))).containsExactly("0 g/L", "0.5 g/L", "1 g/L", "2 g/L");
+        assertThat(names(dose("0, 500, 1000 mg/L"))).containsExactly("0 mg/L", "500 mg/L", "1000 mg/L");
+        assertThat(names(dose("1 dS/m, 2 dS/m, 4000 uS/cm"))).containsExactly("1 mS/cm", "2 mS/cm", "4 mS/cm");
+        assertThat(names(dose("0, 1 in 5, 10 mL/L"))).containsExactly("0 mL/L", "200 mL/L (1 in 5)", "10 mL/L");
+        assertThat(names(dose("0 5 10 20 g/L"))).containsExactly("0 g/L", "5 g/L", "10 g/L", "20 g/L");
+        assertThat(names(dose("0, 2, 4 g/m2"))).containsExactly("0 g/m²", "2 g/m²", "4 g/m²");
+        for (String beyond : List.of("0, 150 %", "0, 1,000,000,000 %", "0, 1200 mL/L")) {
+            assertThatThrownBy(() -> dose(beyond)).isInstanceOf(IllegalArgumentException.class);
+        }
+        assertThatThrownBy(() -> dose("0, 5 mL/L, 1 g/L")).hasMessageContaining("which is the dose?");
+        assertThatThrownBy(() -> dose("lot 1, clean peat")).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    /** Of a range the lower end, in the unit of the levels; what is no rate, or may be two, is refused or asked. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    2-3 g/L     | GRAM_PER_LITRE       | 2
+                    500 mg/L    | GRAM_PER_LITRE       | 0.5
+                    2           | GRAM_PER_LITRE       | 2
+                    1 in 50     | MILLILITRE_PER_LITRE | 20
+                    1 in 50     | PERCENT              | 2
+                    up to 4 mL/L| MILLILITRE_PER_LITRE | 4
+                    """)
+    void aLabelsRateIsAQuantity(String typed, UnitOfMeasure unit, double rate) {
+        assertThat(DoseUnits.labelRate(typed, unit)).isCloseTo(rate, within(1e-9));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"1:50", "4:1", "2 tsp/gal", "-2", "as directed", "3 mL/L", "0"})
+    void whatIsNoRateInTheLevelsUnitIsAsked(String typed) {
+        assertThatThrownBy(() -> DoseUnits.labelRate(typed, UnitOfMeasure.GRAM_PER_LITRE))
+                .isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void aLevelThatSaysItIsNothingIsTheControl() {
+        Factor lots = LevelsText.parse("Medium", FactorKind.MATERIAL, "lot 1, clean peat", "", null, null);
+        assertThat(lots.levels())
+                .filteredOn(Factor.Level::control)
+                .extracting(Factor.Level::name)
+                .containsExactly("clean peat");
     }
 
     @Test
@@ -71,7 +124,7 @@ class LevelsTextTest {
         assertThatThrownBy(() -> dose("1"))
                 .hasMessageContaining("two levels or more")
                 .hasMessageContaining("0.25 to 4 % in 6");
-        assertThatThrownBy(() -> dose("some, more")).hasMessageContaining("“some” is not an amount");
+        assertThatThrownBy(() -> dose("some, more")).hasMessageContaining("“some”");
         assertThatThrownBy(() -> dose("0, 1 blob")).hasMessageContaining("not a unit");
         assertThatThrownBy(() -> LevelsText.parse("Dip", FactorKind.HANDLING, "a, b", "c", null, null))
                 .hasMessageContaining("its levels are a, b");

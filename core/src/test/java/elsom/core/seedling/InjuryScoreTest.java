@@ -3,8 +3,8 @@ package elsom.core.seedling;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.diagnosis.Sign;
-import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Typed;
 import elsom.core.trial.Counting;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;

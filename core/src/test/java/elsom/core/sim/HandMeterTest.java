@@ -3,8 +3,8 @@ package elsom.core.sim;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.withinPercentage;
 
-import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Typed;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import org.junit.jupiter.api.Test;

@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import elsom.core.flag.Flag;
 import elsom.core.flag.UnevenCare;
 import elsom.core.protocol.water.WaterTrial;
-import elsom.core.quantity.Typed;
+import elsom.core.read.Typed;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;

@@ -17,7 +17,7 @@ import elsom.core.plan.Stated;
 import elsom.core.plan.WithPlaceAndWords;
 import elsom.core.plan.check.PlanCheck;
 import elsom.core.protocol.Protocols;
-import elsom.core.quantity.Typed;
+import elsom.core.read.Typed;
 import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
 import elsom.core.results.TableResult;

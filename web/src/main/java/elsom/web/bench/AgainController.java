@@ -1,7 +1,7 @@
 package elsom.web.bench;
 
 import elsom.core.plan.Measure;
-import elsom.core.quantity.Typed;
+import elsom.core.read.Typed;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;

@@ -2,7 +2,7 @@ package elsom.web.bench;
 
 import elsom.core.design.Rotation;
 import elsom.core.meter.MeterKind;
-import elsom.core.quantity.Typed;
+import elsom.core.read.Typed;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
 import elsom.core.trial.LookTiming;

@@ -4,7 +4,7 @@ import elsom.core.plan.Plan;
 import elsom.core.protocol.Concern;
 import elsom.core.protocol.Protocols;
 import elsom.core.quantity.Decimals;
-import elsom.core.quantity.Typed;
+import elsom.core.read.Typed;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;

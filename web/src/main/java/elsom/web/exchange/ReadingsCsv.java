@@ -1,6 +1,6 @@
 package elsom.web.exchange;
 
-import elsom.core.quantity.Typed;
+import elsom.core.read.Typed;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;

@@ -1,7 +1,7 @@
 package elsom.web.findings;
 
-import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Typed;
 import java.util.LinkedHashMap;
 import java.util.Map;
 

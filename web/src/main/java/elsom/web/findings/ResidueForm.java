@@ -1,8 +1,8 @@
 package elsom.web.findings;
 
 import elsom.core.quantity.Decimals;
-import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Typed;
 import elsom.core.seedling.HalfLives;
 import java.util.LinkedHashMap;
 import java.util.Map;

@@ -1,12 +1,17 @@
 package elsom.web.findings;
 
-import elsom.core.dose.Ratio;
 import elsom.core.dose.WorkingRate;
 import elsom.core.quantity.Decimals;
-import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Box;
+import elsom.core.read.Known;
+import elsom.core.read.Read;
+import elsom.core.read.Reader;
+import elsom.core.read.Typed;
+import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.OptionalDouble;
 
 /**
  * What was typed on a mixing sheet, and what of it can't be.
@@ -14,7 +19,7 @@ import java.util.Map;
  * @param volume as typed; {@code volumeMl} as understood
  * @param factor as typed; {@code safety} as understood
  * @param reason why the factor is not the usual one
- * @param stock what the bottle's label says of its strength
+ * @param stock what the bottle's label says of its strength; {@code strength} as a share of it
  */
 public record WorkingStrengthForm(
         String volume,
@@ -23,6 +28,7 @@ public record WorkingStrengthForm(
         double safety,
         String reason,
         String stock,
+        OptionalDouble strength,
         int series,
         Map<String, String> problems) {
     private static final double LARGEST_ML = 10_000_000;
@@ -42,11 +48,37 @@ public record WorkingStrengthForm(
         if (reason.length() > LONGEST || stock.length() > LONGEST) {
             problems.put(reason.length() > LONGEST ? "reason" : "stock", "At most " + LONGEST + " characters.");
         }
-        Ratio.parse(stock)
-                .filter(ratio -> ratio.readings().size() != 1)
-                .ifPresent(ratio -> problems.putIfAbsent("stock", ratio.question() + "."));
+        OptionalDouble strength = strength(stock.strip(), problems);
         return new WorkingStrengthForm(
-                volume.strip(), millilitres, factor.strip(), safety, reason.strip(), stock.strip(), series, problems);
+                volume.strip(),
+                millilitres,
+                factor.strip(),
+                safety,
+                reason.strip(),
+                stock.strip(),
+                strength,
+                series,
+                problems);
+    }
+
+    /** A label's strength in percent; words without a number name the bottle and no strength. */
+    private static OptionalDouble strength(String text, Map<String, String> problems) {
+        if (text.isEmpty() || text.chars().noneMatch(Character::isDigit)) {
+            return OptionalDouble.empty();
+        }
+        Read read = Reader.read(Box.SHARE, text, Known.on(LocalDate.EPOCH));
+        if (read instanceof Read.Value value && value.meaning() instanceof Read.Amount share && share.value() > 0) {
+            return OptionalDouble.of(share.value());
+        }
+        problems.putIfAbsent(
+                "stock",
+                (read instanceof Read.Ask ask
+                                ? ask.why()
+                                : read instanceof Read.Refused refused
+                                        ? refused.problem() + "."
+                                        : "A stock holds more than nothing.")
+                        + " Accepted: 25 % acidity.");
+        return OptionalDouble.empty();
     }
 
     private static double volume(String text, Map<String, String> problems) {

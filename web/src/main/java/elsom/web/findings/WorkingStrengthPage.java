@@ -6,6 +6,7 @@ import elsom.core.protocol.Caution;
 import elsom.core.protocol.dose.DoseResult;
 import elsom.core.protocol.dose.DoseWording;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Dimension;
 import elsom.core.quantity.Quantity;
 import elsom.core.quantity.Sentence;
 import elsom.core.quantity.UnitOfMeasure;
@@ -86,10 +87,22 @@ public record WorkingStrengthPage(
                         .orElse(""),
                 "For " + (result.crop().isBlank() ? "the species of the trial" : result.crop())
                         + " of the age it had there, and for the same stock"
-                        + (form.stock().isEmpty() ? "" : " (" + form.stock() + ")") + ". Nothing else was tested.",
+                        + (form.stock().isEmpty() ? "" : " (" + form.stock() + ")")
+                        + found.map(one -> active(one.rate(), result.unit(), form))
+                                .orElse("") + ". Nothing else was tested.",
                 refused,
                 sheet,
                 cautions);
+    }
+
+    /** Share of stock and share of what it holds, side by side. */
+    private static String active(double rate, UnitOfMeasure unit, WorkingStrengthForm form) {
+        if (form.strength().isEmpty() || unit.dimension() != Dimension.FRACTION) {
+            return "";
+        }
+        double share = new Quantity(rate, unit).in(UnitOfMeasure.FRACTION).value();
+        return ": " + Decimals.significant(100 * share, 3) + " % of the stock is "
+                + Decimals.significant(100 * share * form.strength().getAsDouble(), 3) + " % of what it holds";
     }
 
     private static Sheet sheet(Dilution dilution) {

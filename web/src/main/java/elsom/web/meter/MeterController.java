@@ -4,7 +4,7 @@ import elsom.core.meter.MeterCheck;
 import elsom.core.meter.MeterKind;
 import elsom.core.meter.MeterLog;
 import elsom.core.quantity.Decimals;
-import elsom.core.quantity.Typed;
+import elsom.core.read.Typed;
 import elsom.core.sim.BenchMeter;
 import elsom.web.kit.Times;
 import elsom.web.platform.Station;

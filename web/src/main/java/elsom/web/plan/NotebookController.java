@@ -1,8 +1,10 @@
 package elsom.web.plan;
 
 import elsom.core.notebook.Line;
+import elsom.core.notebook.Note;
 import elsom.core.notebook.Notebook;
 import elsom.core.plan.Direction;
+import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.Trial;
@@ -22,6 +24,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -51,10 +54,47 @@ class NotebookController {
      * @param rows the lines that can't be read, each with its number and why
      */
     record NotebookPage(
-            Form form, Problems problems, List<String> rows, List<Direction> directions, int measures, UUID token) {}
+            Form form,
+            Problems problems,
+            List<String> rows,
+            List<Direction> directions,
+            int measures,
+            UUID token,
+            List<String> names,
+            List<Shown> shown) {}
+
+    /** A line as it was read: what is not known says so. */
+    record Shown(String treatment, List<String> values, String on, String note, String told) {}
+
+    private static List<Shown> shown(List<Line> lines, List<Notebook.Measured> measured) {
+        return lines.stream()
+                .map(line -> new Shown(
+                        line.treatment(),
+                        IntStream.range(0, measured.size())
+                                .mapToObj(i -> shown(
+                                        line.values().get(i), measured.get(i).unit()))
+                                .toList(),
+                        line.on().map(LocalDate::toString).orElse("not known"),
+                        line.note(),
+                        line.note().isEmpty()
+                                ? ""
+                                : Optional.of(Note.read(line.note()).says())
+                                        .filter(said -> !said.isEmpty())
+                                        .orElse("a note only")))
+                .toList();
+    }
+
+    private static String shown(Line.Written written, UnitOfMeasure unit) {
+        return written.value().isEmpty()
+                ? "not known"
+                : written.of() > 0
+                        ? written.typed()
+                        : (Decimals.upTo(written.value().getAsDouble(), 4) + " " + unit.symbol()).strip();
+    }
 
     private static NotebookPage page(Form form, Problems problems, List<String> rows, UUID token) {
-        return new NotebookPage(form, problems, rows, List.of(Direction.values()), Notebook.MOST_MEASURED, token);
+        return new NotebookPage(
+                form, problems, rows, List.of(Direction.values()), Notebook.MOST_MEASURED, token, List.of(), List.of());
     }
 
     @GetMapping("/trials/notebook")
@@ -77,7 +117,8 @@ class NotebookController {
                 ? Optional.empty()
                 : problems.tried("begun", () -> LocalDate.parse(form.text("begun")));
         Map<Integer, String> unreadable = new TreeMap<>();
-        List<Line> lines = lines(form, Math.max(1, measured.size()), unreadable, problems);
+        List<Line> lines =
+                lines(form, measured, LocalDate.now(clock.withZone(ZoneId.systemDefault())), unreadable, problems);
         Optional<Notebook.Copied> copied = problems.none()
                 ? problems.tried(
                         "lines",
@@ -93,18 +134,40 @@ class NotebookController {
                     Map.of("page", page(form, problems, rows, token)),
                     HttpStatus.UNPROCESSABLE_CONTENT);
         }
+        if (!form.text("read").equals(form.text("lines"))) {
+            return new ModelAndView(
+                    "plan/notebook",
+                    Map.of(
+                            "page",
+                            new NotebookPage(
+                                    form,
+                                    problems,
+                                    List.of(),
+                                    List.of(Direction.values()),
+                                    Notebook.MOST_MEASURED,
+                                    token,
+                                    measured.stream()
+                                            .map(Notebook.Measured::name)
+                                            .toList(),
+                                    shown(lines, measured))));
+        }
         TrialId id =
                 trials.create(new WholeTrial(copied.get().record(), copied.get().plan(), List.of()), token);
         return new ModelAndView("redirect:/trials/" + id + "/fair");
     }
 
-    private static List<Line> lines(Form form, int measures, Map<Integer, String> unreadable, Problems problems) {
+    private static List<Line> lines(
+            Form form,
+            List<Notebook.Measured> measured,
+            LocalDate today,
+            Map<Integer, String> unreadable,
+            Problems problems) {
         String text = form.text("lines");
         if (text.length() > LONGEST) {
             problems.add("lines", "At most " + LONGEST + " characters.");
             return List.of();
         }
-        List<Line> lines = Notebook.lines(text, measures, unreadable);
+        List<Line> lines = Notebook.lines(text, measured, today, unreadable);
         if (!unreadable.isEmpty()) {
             problems.add(
                     "lines",

@@ -1,12 +1,15 @@
 package elsom.web.plan;
 
+import elsom.core.plan.LevelsText;
 import elsom.core.quantity.Quantity;
-import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Typed;
 import java.time.DateTimeException;
 import java.time.Duration;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -18,6 +21,7 @@ public final class Problems {
     private static final Pattern BARE_NUMBER = Pattern.compile("[-−+]?[0-9]+([.,][0-9]+)?");
 
     private final Map<String, String> byField = new LinkedHashMap<>();
+    private final Map<String, List<String>> readings = new HashMap<>();
 
     /** All problems in the order they were found. */
     public Map<String, String> all() {
@@ -33,6 +37,11 @@ public final class Problems {
         return byField.getOrDefault(field, "");
     }
 
+    /** Texts that would do in a field, to choose from: what it was asked about. */
+    public List<String> readings(String field) {
+        return readings.getOrDefault(field, List.of());
+    }
+
     void add(String field, String message) {
         byField.putIfAbsent(field, message);
     }
@@ -41,6 +50,10 @@ public final class Problems {
     <T> Optional<T> tried(String field, Supplier<T> maker) {
         try {
             return Optional.of(maker.get());
+        } catch (LevelsText.Asked asked) {
+            readings.putIfAbsent(field, asked.readings());
+            add(field, sentence(asked.question()));
+            return Optional.empty();
         } catch (IllegalArgumentException | DateTimeException refused) {
             add(field, sentence(String.valueOf(refused.getMessage())));
             return Optional.empty();
@@ -83,7 +96,7 @@ public final class Problems {
             }
             add(field, ask);
         } else if (typed instanceof Typed.Refused refused) {
-            add(field, refused.problem() + ". " + ask);
+            add(field, refused.message(ask));
         }
         return fallback;
     }

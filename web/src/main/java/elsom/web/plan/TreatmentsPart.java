@@ -1,6 +1,7 @@
 package elsom.web.plan;
 
 import elsom.core.plan.AskedAnew;
+import elsom.core.plan.DoseUnits;
 import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
 import elsom.core.plan.LevelsText;
@@ -237,13 +238,8 @@ final class TreatmentsPart implements PartOfForm {
             FactorKind kind = Problems.choice(FactorKind.class, form.text(FACTORS, i, "kind"), FactorKind.HANDLING);
             problems.tried(
                             field,
-                            () -> LevelsText.parse(
-                                    problems.limited(field, name, Treatment.LONGEST_NAME),
-                                    kind,
-                                    levels,
-                                    form.text(FACTORS, line, "control"),
-                                    known(Form.name(FACTORS, line, "label"), form, problems),
-                                    known(Form.name(FACTORS, line, "effect"), form, problems)))
+                            () -> factor(form, line, problems.limited(field, name, Treatment.LONGEST_NAME), kind, null))
+                    .flatMap(plain -> labelled(form, line, plain, problems))
                     .ifPresent(factors::add);
         }
         if (factors.isEmpty() && problems.none()) {
@@ -261,18 +257,31 @@ final class TreatmentsPart implements PartOfForm {
         return Treatments.crossed(factors, whole.base(), struck);
     }
 
-    private static @Nullable Double known(String field, Form form, Problems problems) {
-        String text = form.text(field);
-        return text.isEmpty()
-                ? null
-                : (Double) problems.amount(
-                        field,
-                        text.replaceAll("[^0-9.,]", ""),
-                        UnitOfMeasure.COUNT,
-                        0,
-                        1e9,
-                        0,
-                        "An amount in the factor's unit. Accepted: 2.");
+    private static Factor factor(Form form, int line, String name, FactorKind kind, @Nullable Double label) {
+        return LevelsText.parse(
+                name, kind, form.text(FACTORS, line, "levels"), form.text(FACTORS, line, "control"), label, null);
+    }
+
+    /** With the label's rate, which is read in the unit of the levels, and where an effect is expected. */
+    private static Optional<Factor> labelled(Form form, int line, Factor plain, Problems problems) {
+        Optional<Double> rate = rate(Form.name(FACTORS, line, "label"), form, plain, problems);
+        Optional<Double> effect = rate(Form.name(FACTORS, line, "effect"), form, plain, problems);
+        return problems.tried(
+                        Form.name(FACTORS, line, "levels"),
+                        () -> factor(form, line, plain.name(), plain.kind(), rate.orElse(null)))
+                .map(whole -> new Factor(
+                        whole.name(),
+                        whole.kind(),
+                        whole.unit(),
+                        whole.levels(),
+                        whole.labelRate(),
+                        effect.orElse(null)));
+    }
+
+    private static Optional<Double> rate(String field, Form form, Factor factor, Problems problems) {
+        return form.text(field).isEmpty()
+                ? Optional.empty()
+                : problems.tried(field, () -> DoseUnits.labelRate(form.text(field), factor.unit()));
     }
 
     private Treatments list(Form form, Plan plan, Problems problems) {

@@ -3,6 +3,7 @@ package elsom.web.report;
 import elsom.core.care.CareAccount;
 import elsom.core.care.CareStep;
 import elsom.core.figure.UnitResult;
+import elsom.core.notebook.Notebook;
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanSentence;
@@ -78,14 +79,15 @@ record ReportPage(
                 wentWrong(record),
                 amendments.stream().map(amendment -> changed(record, amendment)).toList(),
                 PlanSentence.of(plan),
-                BenchMap.of(record, unit -> face(record, unit)),
+                plan.copied() ? new BenchMap(List.of()) : BenchMap.of(record, unit -> face(record, unit)),
                 cautions(record),
                 corrections(record),
                 findings.units().size() <= MOST_RAW && findings.kinds().size() <= MOST_KINDS
                         ? findings.units()
                         : List.of(),
                 "Made " + Times.dayAndTime(now, record.trial().zone()) + " by Elsom " + version + ", trial "
-                        + record.trial().id() + ", seed " + record.trial().seed()
+                        + record.trial().id()
+                        + (plan.copied() ? "" : ", seed " + record.trial().seed())
                         + ". Every figure is the mean of its units ± their standard deviation; intervals hold at 95 %,"
                         + " adjusted for all comparisons of a question.");
     }
@@ -140,6 +142,27 @@ record ReportPage(
                 + Times.dayAndTime(amendment.at(), record.trial().zone()) + ").";
     }
 
+    /** What a notebook says of how it was done, and what it does not. */
+    private static List<String> copied(TrialRecord record, Plan plan) {
+        List<String> method = new ArrayList<>();
+        method.add(record.treatments().size() + " treatments, " + record.units().size()
+                + (record.units().size() == 1 ? " unit" : " units") + " in all, copied in from a notebook.");
+        method.add(Objects.requireNonNull(plan.origin()).change() + ".");
+        List<String> days = Objects.requireNonNull(plan.origin()).change().contains(Notebook.SOME_DAYS)
+                ? List.of()
+                : record.readings().stream()
+                        .map(Reading::takenAt)
+                        .sorted()
+                        .map(at -> Times.day(at, record.trial().zone()))
+                        .distinct()
+                        .toList();
+        if (!days.isEmpty()) {
+            method.add("Measured on " + String.join(", ", days) + ".");
+        }
+        margins(plan).forEach(method::add);
+        return method;
+    }
+
     private static List<String> method(TrialRecord record, Plan plan) {
         int replicates =
                 record.units().stream().mapToInt(u -> u.replicate()).max().orElse(0);
@@ -147,6 +170,9 @@ record ReportPage(
                 .map(container -> container(record, container))
                 .collect(Collectors.joining("; "));
         List<String> method = new ArrayList<>();
+        if (plan.copied()) {
+            return copied(record, plan);
+        }
         method.add(record.treatments().size() + " treatments × " + replicates + " units"
                 + (record.benches().size() > 1
                         ? " in each of "

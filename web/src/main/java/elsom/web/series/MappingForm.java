@@ -1,8 +1,8 @@
 package elsom.web.series;
 
 import elsom.core.quantity.Decimals;
-import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Typed;
 import elsom.core.series.Channel;
 import elsom.core.series.DayOrder;
 import elsom.core.series.DecimalSign;

@@ -2,8 +2,8 @@ package elsom.web.shelf;
 
 import elsom.core.mix.Quarantine;
 import elsom.core.quantity.Decimals;
-import elsom.core.quantity.Typed;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Typed;
 import elsom.core.trial.Container;
 import elsom.core.trial.ContainerShape;
 import elsom.core.trial.Outline;

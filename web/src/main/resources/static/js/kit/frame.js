@@ -60,3 +60,15 @@ const fromPart = /\/trials\/(?:new|\d+(?:\/plan\/.*)?)$/.test(new URL(document.r
 if (begin && document.referrer && fromPart && matchMedia('(min-width: 601px) and (pointer: fine)').matches && document.activeElement === document.body) {
   begin.focus();
 }
+
+// What was asked about has its readings as buttons: one puts its text into the box it belongs to.
+document.addEventListener('click', (event) => {
+  const button = event.target.closest('[data-takes]');
+  if (!button) return;
+  const box = document.getElementsByName(button.dataset.takes)[0];
+  if (!box) return;
+  box.value = button.textContent;
+  box.dispatchEvent(new Event('input', { bubbles: true }));
+  box.dispatchEvent(new Event('change', { bubbles: true }));
+  box.focus();
+});

@@ -57,7 +57,7 @@ class DesignerFormTest {
 
     @Test
     void aRecipeThatCantBeReadIsSaid() {
-        assertThat(read("recipe", "2:1 leaf mould").problem("part0")).contains("either side of the ratio");
+        assertThat(read("recipe", "2:1 leaf mould").problem("part0")).contains("stands on each side");
     }
 
     @Test
@@ -67,7 +67,7 @@ class DesignerFormTest {
                 .isEqualTo(6);
         assertThat(read("depth", "4 in").depthCm()).isCloseTo(10.16, within(1e-9));
         assertThat(read("batch", "5 US gal").batchMl()).isCloseTo(18_927.05892, within(1e-6));
-        assertThat(read("container", "1 qt").containerMl()).isCloseTo(946.352946, within(1e-6));
+        assertThat(read("container", "1 US qt").containerMl()).isCloseTo(946.352946, within(1e-6));
     }
 
     @ParameterizedTest

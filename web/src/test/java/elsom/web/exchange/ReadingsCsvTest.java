@@ -82,7 +82,8 @@ class ReadingsCsvTest {
                     UNIT,x,tare-mass,30       | “x” is not a whole number
                     UNIT,1,wet-mass,30        | is not measured at look 1; accepted: tare-mass
                     UNIT,1,tare-mass,-3       | can't be −3 g; it can be 0 to 50000 g
-                    UNIT,1,tare-mass,1e9      | is not a unit known here
+                    UNIT,1,tare-mass,1e9      | perhaps the unit is another
+                    UNIT,1,tare-mass,1 gal    | gal
                     UNIT,1,tare-mass,abc      | No number in “abc”
                     UNIT,1,tare-mass,1.2.3    | Two decimal separators
                     UNIT,1,tare-mass,         | value is empty

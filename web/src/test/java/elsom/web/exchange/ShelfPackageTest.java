@@ -92,7 +92,7 @@ class ShelfPackageTest {
             delimiter = '|',
             value = {
                 "lots.csv|COMPOST|ROCK|lots.csv|ROCK",
-                "lots.csv|3 leaf mould|2:1 leaf mould|lots.csv|either side",
+                "lots.csv|3 leaf mould|2:1 leaf mould|lots.csv|of what?",
                 "lot_figures.csv|,7.3,|,77,|lot_figures.csv|77",
                 "lot_figures.csv|2026-05-04|4 May|lot_figures.csv|2026-09-30",
                 "lot_figures.csv|LAB|HEARSAY|lot_figures.csv|HEARSAY",

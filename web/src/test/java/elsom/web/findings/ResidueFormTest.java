@@ -21,7 +21,7 @@ class ResidueFormTest {
     @CsvSource({
         "0, 14, shortest, above 0",
         "-3, 14, shortest, above 0",
-        "a week, 14, shortest, Accepted: 21",
+        "a while, 14, shortest, Accepted: 21",
         "2, 5000, longest, up to 3650",
         "20, 14, longest, No less than the shortest"
     })

@@ -23,7 +23,7 @@ class WorkingStrengthFormTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "two", "0", "-1 L", "2 kg", "99999999 L", "NaN"})
+    @ValueSource(strings = {"", "plenty", "0", "1 gal", "-1 L", "2 kg", "99999999 L", "NaN"})
     void whatIsNoVolumeIsSaidAtItsField(String volume) {
         WorkingStrengthForm form = typed(volume, "2", "");
         assertThat(form.problem("volume")).contains("Accepted");
@@ -52,9 +52,22 @@ class WorkingStrengthFormTest {
     @Test
     void aStockWrittenAsARatioIsAskedBack() {
         WorkingStrengthForm form = WorkingStrengthForm.read("1 L", "2", "", "1:4", 0);
-        assertThat(form.problem("stock")).contains("which part is water?").contains("20 %");
+        assertThat(form.problem("stock")).contains("which part is the stock");
         assertThat(form.stock()).isEqualTo("1:4");
         assertThat(WorkingStrengthForm.read("1 L", "2", "", "1 in 10", 0).problems())
                 .isEmpty();
+    }
+
+    /** What a bottle says is a share of it, never below nothing nor above all. */
+    @Test
+    void aStockHoldsAShare() {
+        assertThat(WorkingStrengthForm.read("1 L", "2", "", "25 % acidity", 0).strength())
+                .hasValue(0.25);
+        assertThat(WorkingStrengthForm.read("1 L", "2", "", "brown bottle", 0).problems())
+                .isEmpty();
+        for (String stock : new String[] {"-3", "300", "25", "0 %"}) {
+            assertThat(WorkingStrengthForm.read("1 L", "2", "", stock, 0).problem("stock"))
+                    .contains("Accepted: 25 % acidity");
+        }
     }
 }

@@ -118,14 +118,44 @@ class DecidingJourneyIT extends BrowserTest {
                 .fill("Weight");
         page.getByLabel("Unit of what was measured, 1").fill("g");
         page.getByLabel("A line for each pot, bag or tray").fill("bag one; heavy\nbag two; 31");
-        button("Copy it in").click();
-        assertThat(page.locator("main")).containsText("Line 1: “heavy” is no number");
+        button("Show how it is read").click();
+        assertThat(page.locator("main")).containsText("Line 1: “heavy”");
         assertThat(page.getByLabel("A line for each pot, bag or tray")).hasValue("bag one; heavy\nbag two; 31");
         page.getByLabel("A line for each pot, bag or tray")
                 .fill("bag one; 28; 3 May 2026; dried out once\nbag two; 31");
+        button("Show how it is read").click();
+        assertThat(page.locator(".read-back")).containsText("dried out");
+        isGoodForAll();
         button("Copy it in").click();
         assertThat(page.locator(".fair")).containsText("Not written down: where units stood");
         assertThat(page.locator(".fair-words")).containsText("It could not answer what it asked");
         isGoodForAll();
+    }
+
+    /** Counts of so many, days that nobody knows and notes of no mishap: the report says no more than the notebook. */
+    @Test
+    void theReportOfANotebookHasNothingThatWasNotWritten() {
+        open(1280, 800);
+        page.navigate("/trials/notebook");
+        field("What was it about?").fill("Do more come up on kelp?");
+        page.getByLabel("What was measured, 1", new Page.GetByLabelOptions().setExact(true))
+                .fill("Came up");
+        page.getByLabel("A line for each pot, bag or tray")
+                .fill("kelp; 7 of 10; ?; by the window\nkelp; 5 of 8; 3 May 2026; not dried out, no slugs\n"
+                        + "none; 4/10; ?; in leaf mould");
+        button("Show how it is read").click();
+        Locator read = page.locator(".read-back");
+        assertThat(read).containsText("7 of 10");
+        assertThat(read).containsText("not known");
+        assertThat(read).containsText("a note only");
+        button("Copy it in").click();
+        page.navigate(page.url().replaceFirst("/fair.*", "/report"));
+        Locator report = page.locator("main");
+        assertThat(report).containsText("Not written down: where units stood");
+        assertThat(report).containsText("by the window");
+        for (String invented :
+                new String[] {"by lot", "seed", "785", "Watered", "watered", "looked at", "random", "10 cm"}) {
+            assertThat(report).not().containsText(invented);
+        }
     }
 }

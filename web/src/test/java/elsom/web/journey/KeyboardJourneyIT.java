@@ -127,6 +127,8 @@ class KeyboardJourneyIT extends BrowserTest {
         typeOn("g");
         tabTo(page.getByLabel("A line for each pot, bag or tray"));
         typeOn("bag one; 28; 3 May 2026; dried out once\nbag two; 31");
+        enter(button("Show how it is read"));
+        assertThat(page.locator(".read-back")).containsText("dried out");
         enter(button("Copy it in"));
         assertThat(page.locator(".fair")).containsText("Not written down");
     }

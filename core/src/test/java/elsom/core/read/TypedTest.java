@@ -1,8 +1,10 @@
-package elsom.core.quantity;
+package elsom.core.read;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import elsom.core.quantity.Quantity;
+import elsom.core.quantity.UnitOfMeasure;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -74,7 +76,6 @@ class TypedTest {
                 "48 bananas",
                 "48 mL",
                 "12 13",
-                "1e5",
                 "NaN",
                 "Infinity",
                 "4-8",
@@ -89,12 +90,47 @@ class TypedTest {
         });
     }
 
+    /** What every box takes, whatever it keeps. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    ½ kg        | GRAM        | 500
+                    2 1/4 lb    | GRAM        | 1020.582832
+                    68 °F       | CELSIUS     | 20
+                    9 1/2 in    | CENTIMETRE  | 24.13
+                    1 US gal    | MILLILITRE  | 3785.411784
+                    750 cm³     | MILLILITRE  | 750
+                    3 sq ft     | SQUARE_METRE | 0.27870912
+                    1200 uS     | MILLISIEMENS_PER_CENTIMETRE | 1.2
+                    2 weeks     | DAY         | 14
+                    """)
+    void readsWhatTheReaderReads(String text, UnitOfMeasure unit, double value) {
+        assertThat(Typed.parse(text, unit))
+                .isInstanceOfSatisfying(
+                        Typed.Understood.class,
+                        understood -> assertThat(understood.stored().value()).isCloseTo(value, within(1e-6)));
+    }
+
+    /** A gallon is one thing in the US and another elsewhere. */
+    @ParameterizedTest
+    @ValueSource(strings = {"2 gal", "3 fl oz", "1 pint", "a quart"})
+    void asksWhoseGallon(String text) {
+        assertThat(Typed.parse(text, UnitOfMeasure.MILLILITRE))
+                .isInstanceOfSatisfying(
+                        Typed.Refused.class,
+                        refused -> assertThat(refused.message()).contains("US ").contains("imp "));
+    }
+
+    @Test
+    void wordsBesideANumberAreNotLost() {
+        assertThat(Typed.parse("11.2 cm, bent over", UnitOfMeasure.CENTIMETRE)).isInstanceOf(Typed.Refused.class);
+    }
+
     @Test
     void asksWhichWhenACommaCouldBeEither() {
         assertThat(Typed.parse("1,234", UnitOfMeasure.GRAM))
                 .isInstanceOfSatisfying(
                         Typed.Refused.class,
-                        refused -> assertThat(refused.problem()).contains("1.234 or 1234"));
+                        refused -> assertThat(refused.problem()).contains("1234 g, or 1.234 g?"));
     }
 
     @Test

@@ -1,12 +1,16 @@
-package elsom.core.quantity;
+package elsom.core.read;
 
+import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Dimension;
+import elsom.core.quantity.Quantity;
+import elsom.core.quantity.UnitOfMeasure;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * What was made of an amount somebody typed. Accepts "48", "48.5 g", "48,5", "1.7 oz", "1 lb 3 oz", "2 tsp".
- * Text with two readings is refused rather than guessed.
+ * An amount in the unit of the box it was typed into: the {@link Reader}'s answer where the box keeps one number and
+ * nothing beside it. Text with two readings is refused with both rather than guessed.
  */
 public sealed interface Typed {
     /** The text exactly as typed. */
@@ -28,7 +32,12 @@ public sealed interface Typed {
      */
     record Refused(String text, String problem, String example) implements Typed {
         public String message() {
-            return problem + ". Accepted: " + example;
+            return message("Accepted: " + example);
+        }
+
+        /** What is wrong, with other words of what would do. */
+        public String message(String accepted) {
+            return problem + (problem.endsWith("?") ? " " : ". ") + accepted;
         }
     }
 
@@ -44,8 +53,36 @@ public sealed interface Typed {
      * @param assumed the unit meant when none is typed, and the one the amount is kept in
      */
     static Typed parse(String text, UnitOfMeasure assumed) {
+        Typed plain = inUnits(text, assumed);
+        Optional<Box> box = Boxes.of(assumed);
+        if (box.isEmpty() || plain instanceof Understood && !Boxes.liquid(text)) {
+            return plain;
+        }
+        Read read = Reader.read(box.get(), text, Known.on(Boxes.TODAY));
+        boolean told = assumed.dimension() != Dimension.CONDUCTIVITY;
+        if (told
+                && read instanceof Read.Ask ask
+                && (Boxes.liquid(text)
+                        || plain instanceof Refused && !ask.readings().isEmpty())) {
+            return new Refused(
+                    text,
+                    ask.why(),
+                    ask.readings().isEmpty()
+                            ? assumed.example()
+                            : ask.readings().get(0));
+        }
+        return read instanceof Read.Value value
+                        && value.meaning() instanceof Read.Amount amount
+                        && value.note().isEmpty()
+                        && plain instanceof Refused
+                ? Boxes.kept(text, amount.value(), value.unit(), assumed).orElse(plain)
+                : plain;
+    }
+
+    /** A number with one of the box's units, or several of one kind. */
+    private static Typed inUnits(String text, UnitOfMeasure assumed) {
         String bare = grouped(text.replace('\u00a0', ' ').replace('−', '-').strip());
-        String example = assumed.symbol().isEmpty() ? "48.5" : "48.5 or 48,5 " + assumed.symbol();
+        String example = assumed.example();
         if (bare.isEmpty()) {
             return new Refused(text, "No number yet", example);
         }
