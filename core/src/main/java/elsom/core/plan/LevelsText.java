@@ -273,6 +273,14 @@ public final class LevelsText {
     /** As {@link #parse} reads it. */
     public static String text(Factor factor) {
         boolean measured = factor.measured() && factor.unit() != UnitOfMeasure.COUNT;
+        boolean ratios = measured
+                && factor.levels().stream()
+                        .anyMatch(level -> RATIO_OF_LEVEL.matcher(level.name()).find());
+        if (ratios) {
+            return factor.levels().stream()
+                    .map(level -> RATIO_OF_LEVEL.matcher(level.name()).find() ? typed(level) : level.name())
+                    .collect(Collectors.joining(", "));
+        }
         String levels = factor.levels().stream()
                 .map(level -> measured ? typed(level) : level.name())
                 .collect(Collectors.joining(", "));

@@ -69,6 +69,9 @@ class RatioTest {
         assertThat(factor.levels()).extracting(Factor.Level::name).containsExactly("0 %", "10 % (1 in 10)", "20 %");
         Factor again = LevelsText.parse("Vinegar", FactorKind.DOSE, LevelsText.text(factor), "", null, null);
         assertThat(again).isEqualTo(factor);
+        Factor last = LevelsText.parse("Vinegar", FactorKind.DOSE, "0; 1 in 4; 1 in 9", "", null, null);
+        assertThat(LevelsText.parse("Vinegar", FactorKind.DOSE, LevelsText.text(last), "", null, null))
+                .isEqualTo(last);
     }
 
     @Test

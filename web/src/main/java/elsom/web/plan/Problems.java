@@ -63,7 +63,9 @@ public final class Problems {
     private static String sentence(String message) {
         return message.isEmpty()
                 ? "That can't be."
-                : Character.toUpperCase(message.charAt(0)) + message.substring(1) + (message.endsWith(".") ? "" : ".");
+                : Character.toUpperCase(message.charAt(0))
+                        + message.substring(1)
+                        + (message.endsWith(".") || message.endsWith("?") ? "" : ".");
     }
 
     /** A text that must be there and not too long. */
