@@ -488,7 +488,7 @@ final class ClaimReader {
         Matcher span = Pattern.compile("(?:\\bbetween )?(?<![§/.0-9])" + NUM + "(?: " + UNIT + ")? ?(?:-|to|and) ?"
                         + NUM + " " + UNIT + "(?![\\w])")
                 .matcher(rest);
-        if (!span.find() || span.group(2) != null && !span.group(2).equals(span.group(4))) {
+        if (!span.find() || (span.group(2) != null && !span.group(2).equals(span.group(4)))) {
             return Optional.empty();
         }
         Optional<Size> low = measured(span.group(1), span.group(4), true);
@@ -506,7 +506,7 @@ final class ClaimReader {
     }
 
     private Optional<Size> measured(String number, String unit, boolean figures) {
-        String amount = (number.contains("/") ? number : number) + " " + unit;
+        String amount = number + " " + unit;
         Known known = Known.on(LocalDate.EPOCH);
         boolean anyKind = false;
         for (Box box : List.of(Box.MASS, Box.VOLUME, Box.LENGTH, Box.TIME_SPAN, Box.AREA, Box.TEMPERATURE)) {
@@ -565,8 +565,8 @@ final class ClaimReader {
         while (take(NEGATION).isPresent()) {
             denials++;
         }
-        boolean share =
-                size.kind() == Size.Kind.SHARE && bound != Bound.WITHIN || size.kind() == Size.Kind.OF_OTHER && asMuch;
+        boolean share = (size.kind() == Size.Kind.SHARE && bound != Bound.WITHIN)
+                || (size.kind() == Size.Kind.OF_OTHER && asMuch);
         if (share || size.kind() == Size.Kind.FACTOR || size.kind() == Size.Kind.AGAIN) {
             return factored(size, bound, share);
         }

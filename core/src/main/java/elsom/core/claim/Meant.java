@@ -42,7 +42,7 @@ public sealed interface Meant {
 
         @Override
         public Meant denied() {
-            if (outside || Double.isFinite(low) && Double.isFinite(high)) {
+            if (outside || (Double.isFinite(low) && Double.isFinite(high))) {
                 return new Region(ratio, low, high, open, !outside, unit);
             }
             return Double.isFinite(low) ? below(ratio, low, !open, unit) : above(ratio, high, !open, unit);

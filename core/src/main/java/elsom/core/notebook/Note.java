@@ -208,7 +208,7 @@ public record Note(Set<Happened> mishaps, Lost lost) {
             return Lost.YES;
         }
         boolean dead = happened(DEAD, text) || text.contains("not one left");
-        boolean doubt = !mishaps.isEmpty() && DOUBT.matcher(text).find() || text.equals("?") || gone;
+        boolean doubt = (!mishaps.isEmpty() && DOUBT.matcher(text).find()) || text.equals("?") || gone;
         boolean unsaid = mishaps.contains(Happened.EATEN) && SOME.matcher(text).find();
         boolean missing = mishaps.contains(Happened.LOST);
         return dead || doubt || unsaid || missing ? Lost.ASK : Lost.NO;

@@ -18,7 +18,9 @@ public record Quantity(double value, UnitOfMeasure unit) {
             throw new IllegalArgumentException(
                     unit.symbol() + " is " + unit.dimension().words() + " and can't be given in " + other.symbol());
         }
-        return unit == other ? this : new Quantity(value * unit.toBase() / other.toBase(), other);
+        return unit == other
+                ? this
+                : new Quantity((value - unit.nought()) * unit.toBase() / other.toBase() + other.nought(), other);
     }
 
     /** The amount with its unit and at most this many decimals: "48.2 g". */

@@ -66,6 +66,8 @@ public enum UnitOfMeasure {
     MICROSIEMENS_PER_CENTIMETRE(Dimension.CONDUCTIVITY, 0.001, "µS/cm", "uS/cm"),
     PH(Dimension.ACIDITY, 1, "pH"),
     CELSIUS(Dimension.TEMPERATURE, 1, "°C", "C"),
+    /** Its degrees begin 32 lower. */
+    FAHRENHEIT(Dimension.TEMPERATURE, 1 / 1.8, "°F", "F", "degF"),
     POINT(Dimension.SCORE, 1, "points", "point"),
     PHOTON_FLUX(Dimension.LIGHT, 1, "µmol/m²/s", "umol");
 
@@ -104,6 +106,11 @@ public enum UnitOfMeasure {
             case FRACTION -> symbol().isEmpty() ? "0.25" : "12.5 " + symbol();
             default -> symbol().isEmpty() ? "48.5" : "48.5 or 48,5 " + symbol();
         };
+    }
+
+    /** Where its scale has the nought of the base unit's. */
+    double nought() {
+        return this == FAHRENHEIT ? 32 : 0;
     }
 
     double toBase() {

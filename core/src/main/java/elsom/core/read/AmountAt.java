@@ -101,7 +101,7 @@ final class AmountAt {
                 NumberAt second = NumberAt.of(tokens, joint + 1).orElseThrow();
                 boolean unitBehind = second.next() < tokens.size()
                         && Units.at(tokens, second.next()).length() > 0;
-                if (joint == at || unitBehind && !is(joint, "to") || sameUnit(at, behindUnit, second.next())) {
+                if (joint == at || (unitBehind && !is(joint, "to")) || sameUnit(at, behindUnit, second.next())) {
                     return List.of(new Measured(
                             number.value(), second.value(), is(joint, "or"), null, "", false, second.next()));
                 }

@@ -145,7 +145,7 @@ final class Counts {
         int start = piece.has(0, "-") || piece.has(0, "+") ? 1 : 0;
         Optional<NumberAt> number = slashed(piece, start).map(part -> new NumberAt(part.k(), start + 1, false));
         Optional<NumberAt> points = number.isPresent() ? number : NumberAt.of(piece.tokens(), start);
-        if (points.isEmpty() || points.get().worded() && (piece.has(start, "a") || piece.has(start, "half"))) {
+        if (points.isEmpty() || (points.get().worded() && (piece.has(start, "a") || piece.has(start, "half")))) {
             return piece.tokens().stream().anyMatch(Token::isWord)
                     ? new Read.Ask("How many points is “" + piece.plain() + "”?")
                     : piece.refused("There is no score in “" + piece.plain() + "”");
@@ -168,7 +168,7 @@ final class Counts {
     }
 
     private static Optional<Read> doubtful(Piece piece, int at) {
-        if (piece.has(at, "+") || piece.has(at, "or") || piece.has(at, "-") && piece.ends(at + 1)) {
+        if (piece.has(at, "+") || piece.has(at, "or") || (piece.has(at, "-") && piece.ends(at + 1))) {
             return Optional.of(new Read.Ask("“" + piece.plain() + "”: the scale has whole points. Which is it?"));
         }
         boolean ranged = (piece.has(at, "-") || piece.has(at, "to"))

@@ -22,16 +22,12 @@ final class Dates {
     static Read read(Piece piece) {
         LocalDate today = piece.known().today();
         String plain = Physical.lower(piece.plain()).replace(".", " . ").strip();
-        switch (plain) {
-            case "today":
-                return day(piece, today);
-            case "yesterday":
-                return day(piece, today.minusDays(1));
-            case "tomorrow":
-                return future(piece, today.plusDays(1));
-            default:
-                return written(piece, today);
-        }
+        return switch (plain) {
+            case "today" -> day(piece, today);
+            case "yesterday" -> day(piece, today.minusDays(1));
+            case "tomorrow" -> future(piece, today.plusDays(1));
+            default -> written(piece, today);
+        };
     }
 
     private static Read day(Piece piece, LocalDate date) {
@@ -69,7 +65,7 @@ final class Dates {
                 unread = true;
             }
         }
-        if (unread || numbers.isEmpty() && month.isEmpty()) {
+        if (unread || (numbers.isEmpty() && month.isEmpty())) {
             return new Read.Ask("Which day is “" + piece.plain() + "”? Type it as " + Box.DATE.example() + ".");
         }
         return month.isPresent()
@@ -117,7 +113,7 @@ final class Dates {
             String name = Physical.lower(month.name());
             if (name.equals(word)
                     || name.substring(0, 3).equals(word)
-                    || word.equals("sept") && month == Month.SEPTEMBER) {
+                    || (word.equals("sept") && month == Month.SEPTEMBER)) {
                 return OptionalInt.of(month.getValue());
             }
         }

@@ -101,7 +101,7 @@ final class DoseList {
         for (String level : levels) {
             List<Token> tokens = Token.of(level, true);
             List<Measured> amounts = new AmountAt(tokens, piece.known()).at(0);
-            if (!amounts.isEmpty() && (!amounts.get(0).bare())) {
+            if (!amounts.isEmpty() && !amounts.get(0).bare()) {
                 int number = NumberAt.of(tokens, 0).map(NumberAt::next).orElse(0);
                 if (number > 0 && number < tokens.size()) {
                     units.add(level.substring(tokens.get(number).start()).strip());

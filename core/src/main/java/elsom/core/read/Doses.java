@@ -132,7 +132,6 @@ final class Doses {
         return piece.ends(m.next() + 1)
                 ? checked(
                         piece,
-                        m,
                         new Read.Value(new Read.Amount(m.value()), "mg/L")
                                 .noted(false, ion.get().symbol(), ""))
                 : piece.refused("“" + piece.plain() + "” can't be read");
@@ -146,14 +145,14 @@ final class Doses {
         List<Read.Value> values = new ArrayList<>();
         List<String> readings = new ArrayList<>();
         for (Measured m : fitting) {
-            values.add(value(piece.box(), m).noted(piece.about(), "", m.kitchen() ? kitchen(m) : ""));
+            values.add(value(m).noted(piece.about(), "", m.kitchen() ? kitchen(m) : ""));
             readings.add(Physical.text(m));
         }
         Read read = Reader.oneOf(piece, values, readings);
         if (!(read instanceof Read.Value value)) {
             return read;
         }
-        Read bounded = checked(piece, fitting.get(0), value);
+        Read bounded = checked(piece, value);
         return bounded instanceof Read.Value within ? Physical.noted(piece, fitting.get(0), within) : bounded;
     }
 
@@ -190,7 +189,7 @@ final class Doses {
         return piece.refused("“" + piece.plain() + "” is no rate");
     }
 
-    private static Read.Value value(Box box, Measured m) {
+    private static Read.Value value(Measured m) {
         if (m.is(Unit.Nature.PERCENT)) {
             return new Read.Value(new Read.Amount(m.base()), Units.OF_STOCK);
         }
@@ -208,10 +207,10 @@ final class Doses {
                 : new Read.Value(new Read.Amount(10 * m.base()), "L/m2");
     }
 
-    private static Read checked(Piece piece, Measured m, Read.Value value) {
+    private static Read checked(Piece piece, Read.Value value) {
         double amount = value.meaning() instanceof Read.Amount one ? one.value() : 0;
-        boolean whole = value.unit().equals(Units.OF_STOCK) && amount > 1
-                || value.unit().equals("mL/L") && amount > 1000;
+        boolean whole = (value.unit().equals(Units.OF_STOCK) && amount > 1)
+                || (value.unit().equals("mL/L") && amount > 1000);
         if (whole) {
             return piece.refused("“" + piece.plain() + "” is more than the whole");
         }

@@ -269,7 +269,7 @@ final class Loose {
         if (Math.abs(value) > MOST) {
             return piece.refused("“" + piece.plain() + "” is beyond anything measured here");
         }
-        return unit.isEmpty() || UNIT.matcher(unit).matches() && !unit.equals(Units.NO_UNIT)
+        return unit.isEmpty() || (UNIT.matcher(unit).matches() && !unit.equals(Units.NO_UNIT))
                 ? new Read.Value(new Read.Amount(value), unit).noted(piece.about(), "", "")
                 : piece.refused("“" + piece.plain() + "” can't be read");
     }

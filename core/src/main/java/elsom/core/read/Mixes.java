@@ -111,12 +111,12 @@ final class Mixes {
         }
         List<Token> tokens = Token.of(text, true);
         boolean numbered = NumberAt.of(tokens, 0).isPresent()
-                || !tokens.isEmpty() && tokens.get(0).is("-");
+                || (!tokens.isEmpty() && tokens.get(0).is("-"));
         if (SIZED.matcher(text).matches() || !numbered) {
             return new Part(text, 1, By.NOTHING, "", false);
         }
         List<Measured> all = new AmountAt(tokens, piece.known()).at(0);
-        if (all.isEmpty() || all.get(0).bare() && all.get(0).worded() && !worded(tokens, all.get(0))) {
+        if (all.isEmpty() || (all.get(0).bare() && all.get(0).worded() && !worded(tokens, all.get(0)))) {
             return new Part(text, 1, By.NOTHING, "", false);
         }
         return amounted(text, tokens, fitting(all));
@@ -125,7 +125,7 @@ final class Mixes {
     /** "a" counts only before "part", and "half" by itself. */
     private static boolean worded(List<Token> tokens, Measured m) {
         return m.value() < 1
-                || m.next() < tokens.size() && tokens.get(m.next()).word().startsWith("part");
+                || (m.next() < tokens.size() && tokens.get(m.next()).word().startsWith("part"));
     }
 
     private static Measured fitting(List<Measured> all) {
@@ -156,8 +156,8 @@ final class Mixes {
                 .filter(p -> p.material().chars().anyMatch(Character::isLetter))
                 .filter(p -> NOTHING.contains(p.material().toLowerCase(Locale.ROOT))
                         || begun(p.material())
-                        || !NAME.matcher(p.material()).matches()
-                                && !SIZED.matcher(p.material()).matches())
+                        || (!NAME.matcher(p.material()).matches()
+                                && !SIZED.matcher(p.material()).matches()))
                 .findFirst();
         if (unnamed.isPresent()) {
             return new Read.Ask(
@@ -190,10 +190,10 @@ final class Mixes {
     private static boolean begun(String name) {
         List<Token> words = Token.of(name, true);
         return name.matches("(?:in|to) [0-9].*")
-                || NumberAt.of(words, 0).isPresent()
+                || (NumberAt.of(words, 0).isPresent()
                         && words.get(0).isWord()
                         && !words.get(0).is("a")
-                        && !words.get(0).is("an");
+                        && !words.get(0).is("an"));
     }
 
     private static Read ways(Piece piece, List<Part> parts) {

@@ -212,7 +212,7 @@ final class Physical {
         if (first.range()) {
             return ranged(piece, first, 1, first);
         }
-        Optional<Read> refused = bounded(piece, first.value(), "");
+        Optional<Read> refused = bounded(piece, first.value());
         if (refused.isPresent()) {
             return refused.get();
         }
@@ -261,8 +261,7 @@ final class Physical {
                 return new Read.Ask("“" + piece.plain() + "”: of which scale?", List.of(text + " °C", text + " °F"));
             }
             double value = value(piece, m);
-            Optional<Read> refused =
-                    bounded(piece, value, m.unit() == null ? "" : m.unit().name());
+            Optional<Read> refused = bounded(piece, value);
             if (refused.isPresent()) {
                 return refused.get();
             }
@@ -333,7 +332,7 @@ final class Physical {
         return 24 * (days + (months - whole) * 30.4375);
     }
 
-    private static Optional<Read> bounded(Piece piece, double value, String unit) {
+    private static Optional<Read> bounded(Piece piece, double value) {
         Box box = piece.box();
         if (box == Box.TEMPERATURE) {
             return value < -ABSOLUTE_ZERO
@@ -349,7 +348,7 @@ final class Physical {
         if (box == Box.PH && value > ACIDEST) {
             return Optional.of(piece.refused("No pH is above 14, and “" + piece.plain() + "” is"));
         }
-        if (!(value <= MOST) || box == Box.TIME_SPAN && value > CENTURY) {
+        if (!(value <= MOST) || (box == Box.TIME_SPAN && value > CENTURY)) {
             return Optional.of(piece.refused("“" + piece.plain() + "” is beyond anything measured here"));
         }
         return Optional.empty();
@@ -400,7 +399,7 @@ final class Physical {
                     return Optional.of(piece.refused("A side can't be below 0, nor nothing"));
                 }
                 double area = one.value() * side.factor() * other.value() * behind.factor();
-                return Optional.of(bounded(piece, area, "")
+                return Optional.of(bounded(piece, area)
                         .orElseGet(() -> noted(piece, other, new Read.Value(new Read.Amount(area), "cm2"))));
             }
         }

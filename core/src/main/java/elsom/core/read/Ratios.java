@@ -97,7 +97,7 @@ final class Ratios {
         if (first < 0) {
             return piece.refused("Parts can't be below 0");
         }
-        if (first == 0 && second == 0 || second == 0 && sign.equals("in")) {
+        if (second == 0 && (first == 0 || sign.equals("in"))) {
             return piece.refused("There are no parts in “" + piece.plain() + "”");
         }
         if (sign.equals("in")) {

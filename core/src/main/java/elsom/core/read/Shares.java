@@ -33,7 +33,7 @@ final class Shares {
         if (m.unit() != null && !m.is(Unit.Nature.PERCENT) && !m.is(Powers.NONE)) {
             return piece.refused("“" + piece.plain() + "” is no share");
         }
-        boolean fraction = m.unit() == null && (m.worded() || m.next() > 1 && !piece.has(0, "+"));
+        boolean fraction = m.unit() == null && (m.worded() || (m.next() > 1 && !piece.has(0, "+")));
         double share = m.base();
         if (m.unit() == null && m.own().isEmpty() && (piece.has(m.next(), ":") || piece.has(m.next(), "to"))) {
             return Ratios.ratio(piece).orElseGet(() -> piece.refused("“" + piece.plain() + "” is no share"));

@@ -55,26 +55,27 @@ public sealed interface Typed {
     static Typed parse(String text, UnitOfMeasure assumed) {
         Typed plain = inUnits(text, assumed);
         Optional<Box> box = Boxes.of(assumed);
-        if (box.isEmpty() || plain instanceof Understood && !Boxes.liquid(text)) {
+        boolean liquid = Boxes.liquid(text);
+        boolean refused = plain instanceof Refused;
+        if (box.isEmpty() || (!refused && !liquid)) {
             return plain;
         }
         Read read = Reader.read(box.get(), text, Known.on(Boxes.TODAY));
-        boolean told = assumed.dimension() != Dimension.CONDUCTIVITY;
-        if (told
-                && read instanceof Read.Ask ask
-                && (Boxes.liquid(text)
-                        || plain instanceof Refused && !ask.readings().isEmpty())) {
-            return new Refused(
-                    text,
-                    ask.why(),
-                    ask.readings().isEmpty()
-                            ? assumed.example()
-                            : ask.readings().get(0));
+        if (read instanceof Read.Ask ask) {
+            boolean readings = refused && !ask.readings().isEmpty() && assumed.dimension() != Dimension.CONDUCTIVITY;
+            return liquid || readings
+                    ? new Refused(
+                            text,
+                            ask.why(),
+                            ask.readings().isEmpty()
+                                    ? assumed.example()
+                                    : ask.readings().get(0))
+                    : plain;
         }
-        return read instanceof Read.Value value
+        return refused
+                        && read instanceof Read.Value value
                         && value.meaning() instanceof Read.Amount amount
                         && value.note().isEmpty()
-                        && plain instanceof Refused
                 ? Boxes.kept(text, amount.value(), value.unit(), assumed).orElse(plain)
                 : plain;
     }

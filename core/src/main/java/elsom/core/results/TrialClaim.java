@@ -59,7 +59,7 @@ public final class TrialClaim {
         List<Treatment> read = sides.stream()
                 .filter(t -> sample(record, findings, what.kind(), t.number()).isPresent())
                 .toList();
-        if (read.size() < 2 || !order && read.size() < sides.size()) {
+        if (read.size() < 2 || (!order && read.size() < sides.size())) {
             return new Checked(
                     Checked.Outcome.NOT_TESTABLE,
                     "",

@@ -1,5 +1,6 @@
 package elsom.core.series;
 
+import elsom.core.quantity.Quantity;
 import elsom.core.quantity.UnitOfMeasure;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -14,7 +15,8 @@ import java.util.stream.Stream;
 
 /** What the columns of a file most likely are, from its headings and first rows: an offer, to be looked at. */
 public final class Guess {
-    private static final Pattern DEPTH = Pattern.compile("([0-9]{1,3}(?:[.,][0-9])?) ?cm(?![\\p{L}/])");
+    private static final Pattern DEPTH =
+            Pattern.compile("([0-9]{1,4}(?:[.,][0-9])?) ?(cm|mm|in|inch|inches|\")(?![\\p{L}/])");
     private static final Pattern CODE = Pattern.compile("(?<![A-Za-z0-9])[A-Z][0-9]{2,4}(?![A-Za-z0-9])");
     private static final Pattern COMMA = Pattern.compile("[+-]?[0-9]+,[0-9]+");
     private static final Pattern DIGITS = Pattern.compile("([0-9]{1,2})[./-]([0-9]{1,2})[./-][0-9]{2,4}.*");
@@ -108,9 +110,14 @@ public final class Guess {
 
     private static double depth(String heading) {
         Matcher depth = DEPTH.matcher(heading);
-        return depth.find()
-                ? Math.min(Channel.DEEPEST_CM, Double.parseDouble(depth.group(1).replace(',', '.')))
-                : 0;
+        if (!depth.find()) {
+            return 0;
+        }
+        UnitOfMeasure unit = UnitOfMeasure.spelled(depth.group(2)).orElse(UnitOfMeasure.CENTIMETRE);
+        double cm = new Quantity(Double.parseDouble(depth.group(1).replace(',', '.')), unit)
+                .in(UnitOfMeasure.CENTIMETRE)
+                .value();
+        return Math.min(Channel.DEEPEST_CM, cm);
     }
 
     private static String code(String heading, Set<String> units) {

@@ -9,6 +9,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -19,6 +20,10 @@ import java.util.regex.Pattern;
 public final class Moments {
     private static final Pattern WRITTEN = Pattern.compile("([0-9]{1,4})([-./])([0-9]{1,2})\\2([0-9]{2,4})"
             + "(?:[T ,]+([0-9]{1,2}):([0-9]{2})(?::([0-9]{2})(?:[.,][0-9]{1,9})?)?\\s*([AaPp][Mm])?)?");
+    private static final String MONTHS = "janfebmaraprmayjunjulaugsepoctnovdec";
+    private static final String MONTH = "(?i:(jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]{0,6}\\.?)";
+    private static final Pattern WORDED = Pattern.compile(
+            "(?:([0-9]{1,2})[ .-]" + MONTH + "[ .,-]+([0-9]{4})|" + MONTH + "[ .]([0-9]{1,2}),? ([0-9]{4}))(.*)");
     private static final Pattern OFFSET = Pattern.compile(".*[0-9:](?:Z|[+-][0-9]{2}:[0-9]{2})");
     private static final Pattern EPOCH = Pattern.compile("[0-9]{10}(?:[0-9]{3})?");
 
@@ -67,7 +72,7 @@ public final class Moments {
         if (SERIAL.matcher(text).matches()) {
             return SERIAL_ZERO.plusSeconds(Math.round(Double.parseDouble(text.replace(',', '.')) * SECONDS_A_DAY));
         }
-        Matcher written = WRITTEN.matcher(text);
+        Matcher written = WRITTEN.matcher(inFigures(text));
         if (!written.matches()) {
             throw unread(text);
         }
@@ -80,6 +85,19 @@ public final class Moments {
                         ? LocalDate.of(year(third), second, first)
                         : LocalDate.of(year(third), first, second);
         return day.atTime(written.group(5) == null ? LocalTime.MIDNIGHT : clock(written));
+    }
+
+    /** "15 Nov 2026 14:30" and "Nov 15, 2026 14:30" as "2026-11-15 14:30". */
+    private static String inFigures(String text) {
+        Matcher worded = WORDED.matcher(text);
+        if (!worded.matches()) {
+            return text;
+        }
+        String month = worded.group(2) == null ? worded.group(4) : worded.group(2);
+        String day = worded.group(1) == null ? worded.group(5) : worded.group(1);
+        String year = worded.group(3) == null ? worded.group(6) : worded.group(3);
+        int number = MONTHS.indexOf(month.substring(0, 3).toLowerCase(Locale.ROOT)) / 3 + 1;
+        return year + "-" + number + "-" + day + worded.group(7);
     }
 
     private static int year(int written) {

@@ -15,7 +15,25 @@ public final class RowReader {
     private static final Duration AHEAD = Duration.ofMinutes(30);
 
     /** What loggers write where they measured nothing. */
-    private static final Set<String> NOTHING = Set.of("", "-", "na", "n/a", "nan", "null", "#n/a", "---");
+    private static final Set<String> NOTHING = Set.of(
+            "",
+            "-",
+            "na",
+            "n/a",
+            "nan",
+            "null",
+            "#n/a",
+            "---",
+            "-9999",
+            "-9999.0",
+            "-9999.00",
+            "-9999,0",
+            "-6999",
+            "-7999",
+            "9999999",
+            "no data",
+            "error",
+            "err");
 
     private final Mapping mapping;
     private final Moments moments;

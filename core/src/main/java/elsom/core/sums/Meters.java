@@ -24,6 +24,8 @@ final class Meters {
     private static final double GOOD_LOW = 95;
     private static final double GOOD_HIGH = 103;
     private static final double FAIR_LOW = 90;
+    private static final double NO_SLOPE_LOW = 50;
+    private static final double NO_SLOPE_HIGH = 150;
     private static final double WIDEST_ZERO_MV = 30;
     private static final double LARGEST_MV = 500;
 
@@ -63,6 +65,14 @@ final class Meters {
             answer = answer.line("Slope from 7.00 to 10.01", Decimals.fixed(basic, 1) + " %")
                     .number("slope_basic_percent", basic);
             worst = Math.abs(basic - 100) > Math.abs(acid - 100) ? basic : acid;
+        }
+        if (worst < NO_SLOPE_LOW || worst > NO_SLOPE_HIGH) {
+            values.refuse(
+                    "acid",
+                    "That is a slope of " + Decimals.fixed(worst, 0)
+                            + " %, which no electrode has: are these millivolts, in"
+                            + " 4.01, then 7.00? Accepted: 172, −3");
+            return Optional.empty();
         }
         boolean zero = Math.abs(values.quantity("middle")) <= WIDEST_ZERO_MV;
         String verdict = worst >= GOOD_LOW && worst <= GOOD_HIGH && zero
@@ -113,6 +123,11 @@ final class Meters {
         List<Double> shown = new ArrayList<>(List.of(values.quantity("acid"), middle));
         third.ifPresent(shown::add);
         double off = middle - MIDDLE;
+        Optional<String> strange = MeterCheck.strange(shown);
+        if (strange.isPresent()) {
+            values.refuse("acid", strange.get() + " Accepted: 4.1");
+            return Optional.empty();
+        }
         String verdict = MeterCheck.of(MeterKind.PH, shown).advice();
         SumAnswer answer = SumAnswer.of(verdict)
                 .line("Slope from 4.01 to 7.00", Decimals.fixed(100 * acid, 1) + " %")
