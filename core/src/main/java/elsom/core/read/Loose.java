@@ -223,13 +223,27 @@ final class Loose {
         if (all.size() != 1
                 || !(all.get(0).value() > 0)
                 || all.get(0).range()
-                || all.get(0).next() < tokens.size()) {
+                || named(tokens, all.get(0)).isEmpty()) {
             return Optional.empty();
         }
-        Unit unit = all.get(0).unit();
-        String of = unit == null ? "piece" : unit.name();
+        String of = named(tokens, all.get(0)).orElse("piece");
         double each = number(pay) / all.get(0).value();
         return Optional.of(new Read.Value(new Read.Amount(each), money.isEmpty() ? "per " + of : money + "/" + of));
+    }
+
+    /** What so many are of: a unit, or whatever is named; empty where something else stands there. */
+    private static Optional<String> named(List<Token> tokens, Measured many) {
+        List<Token> rest = tokens.subList(many.next(), tokens.size());
+        Unit unit = many.unit();
+        if (unit != null) {
+            return rest.isEmpty() ? Optional.of(unit.name()) : Optional.empty();
+        }
+        return rest.size() > 2 || !rest.stream().allMatch(Token::isWord)
+                ? Optional.empty()
+                : Optional.of(
+                        rest.isEmpty()
+                                ? many.own().isEmpty() ? "piece" : many.own()
+                                : rest.get(rest.size() - 1).word().replaceAll("(?<=..)s$", ""));
     }
 
     private static Read numbers(Piece piece) {

@@ -22,7 +22,7 @@ final class TastingSums {
                 "Three plates, two alike: so many picked the odd one.",
                 "Exact binomial at 1/3; share of tasters who truly tell = (right − 1/3) ÷ (2/3), interval by Clopper and Pearson"
                         + " (1934)",
-                fields("right", "Picked the odd one", "9"),
+                fields("right", "Picked the odd one", "9", "You want to find it when so many in 100 can tell"),
                 values -> answered(
                         ForcedChoice.Kind.TRIANGLE, values, "right", "they can tell", "they may have guessed"));
     }
@@ -33,21 +33,19 @@ final class TastingSums {
                 "Which do they prefer?",
                 "Two plates: so many chose the one.",
                 "Exact binomial at 1/2, two-sided; interval of the share by Clopper and Pearson (1934)",
-                fields("chose", "Chose the one that more preferred", "16"),
+                fields(
+                        "chose",
+                        "Chose the one that more preferred",
+                        "16",
+                        "You want to find it when so many in 100 prefer it"),
                 values -> answered(ForcedChoice.Kind.PAIR, values, "chose", "it is preferred", "it may be chance"));
     }
 
-    private static List<SumField> fields(String code, String label, String example) {
+    private static List<SumField> fields(String code, String label, String example, String wanted) {
         return List.of(
                 SumField.quantity("tasters", "Tasters", UnitOfMeasure.COUNT, 1, MOST, "20"),
                 SumField.quantity(code, label, UnitOfMeasure.COUNT, 0, MOST, example),
-                SumField.quantity(
-                                "can",
-                                "You want to find it when so many in 100 can tell",
-                                UnitOfMeasure.COUNT,
-                                1,
-                                100,
-                                "40")
+                SumField.quantity("can", wanted, UnitOfMeasure.COUNT, 1, 100, "40")
                         .orNone());
     }
 
@@ -67,7 +65,7 @@ final class TastingSums {
                                 : choice.otherWay() ? "Yes, the other is preferred" : "Yes, " + yes)
                         + ". " + chosen + " of " + tasters + " (p " + Decimals.significant(choice.p(), 2) + ").")
                 .line(
-                        "Who can truly tell",
+                        kind == ForcedChoice.Kind.PAIR ? "Who prefer it beyond an even split" : "Who can truly tell",
                         Decimals.percent(choice.discriminating(), 0) + " % (95 % interval "
                                 + Decimals.percent(tell.low(), 0) + " to " + Decimals.percent(tell.high(), 0) + " %)")
                 .line(
@@ -75,7 +73,10 @@ final class TastingSums {
                         least.isPresent()
                                 ? least.getAsInt() + " of " + tasters
                                 : "more tasters: of so few even all would not show it")
-                .step("guessing alone gets " + Decimals.percent(kind.guess(), 0) + " % right")
+                .step(
+                        kind == ForcedChoice.Kind.PAIR
+                                ? "an even split is 50 %"
+                                : "guessing alone gets " + Decimals.percent(kind.guess(), 0) + " % right")
                 .number("p", choice.p())
                 .number("can_tell", choice.discriminating())
                 .number("can_tell_low", tell.low())

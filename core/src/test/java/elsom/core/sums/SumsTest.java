@@ -97,6 +97,18 @@ class SumsTest {
                 "money | before=18; after=21.5; price=4.20; cost=9 | net | 5.7 | 1e-9",
                 "money | before=18; after=21.5; price=4.20; cost=9 | break_even_price | 2.5714 | 0.0001",
                 "pot_cost | price=11.50; bag=60 L; container=380 mL; settling=15; containers=24 | per_container | 0.085686 | 1e-6",
+                // 3 fl oz a gallon is 3 ÷ 128 of it: 35 · 3785.41 · 3 ÷ 128
+                "tank | rate=3 US fl oz per US gal; volume=35 US gal | product_ml | 3105.22 | 0.01",
+                "tank | rate=2-3 g/L; volume=10 L | product_g | 20 | 0.001",
+                "label_basis | rate=60 g/m2; plants=25; top=9 | per_pot | 0.3817 | 0.0001",
+                "label_basis | rate=1 oz/sq ft; plants=10; top=9 | per_plant | 30.515 | 0.001",
+                "drip | wanted=5; row=50; along=30; flow=1.6; drippers=1 | litres | 0.75 | 1e-9",
+                "acid_jug | jug=1 L; took=2.4; tank=200 L | product_ml | 480 | 1e-9",
+                // 2.4 and 3 g of N and K₂O of the first, 2.5 of K₂O of the second, in 10 L: K 550 · 0.8301
+                "powders | powders=20 g 12-5-15 + 5 g 0-0-50; volume=10 L | k_mg_l | 456.6 | 0.1",
+                "promise | promised=10; came=7 9 8 10 6 8 | high | 9.4843 | 0.001",
+                "price_each | offer=9.60 for 12 heads | each | 0.8 | 1e-9",
+                "seed_by | seeds=400; thousand=2.1; spoon=3 | spoons | 0.28 | 1e-9",
                 // Welch by hand: 3.5 ± 2.306·√(2.1²/5 + 2.6²/5), df 7.66 → t 2.324
                 "change | before=18; before_sd=2.1; before_n=5; after=21.5; after_sd=2.6; after_n=5 | low | 0.0267 | 0.005"
             })
@@ -166,7 +178,14 @@ class SumsTest {
                 "buffer_check | acid=7.2; middle=7 | acid | less in buffer 4.01",
                 "two_heights | shallow_wet=200 | shallow_wet | some water",
                 "two_heights | deep=7 cm | deep_wet | too alike",
-                "sure_return | before_sd=0; after_sd=0 | before_sd | Neither scatters"
+                "sure_return | before_sd=0; after_sd=0 | before_sd | Neither scatters",
+                "dilution | stock=3 %; wanted=5 mL/L | wanted | of what it holds is 0.5 %",
+                "tank | rate=2 tsp/gal | rate | US",
+                "tank | rate=1:50 | rate | which part",
+                "tank | volume=35 gal | volume | US",
+                "tank | rate=60 g/m2 | rate | on an area",
+                "calibration | acid=490; middle=-3 | acid | no electrode has",
+                "price_each | offer=4.20 for 60 g; other=1.10 for 1 L | other | the same unit"
             })
     void whatCantBeIsSaidAtItsBlankWithWhatCan(String code, String fields, String field, String says) {
         Sum.Worked worked = Sums.find(code).orElseThrow().worked(typed(fields));

@@ -82,14 +82,20 @@ class TrialRecordTest {
         TrialRecord record = trial.drawn();
         Look second = trial.look("day 2");
         var planned = second.plannedAt(WaterTrial.START);
-        assertThat(LookTiming.likely(record, second, WaterTrial.START)).isEqualTo(LookTiming.AS_PLANNED);
+        assertThat(LookTiming.likely(record, second, WaterTrial.START)).isEqualTo(LookTiming.NOW);
         assertThat(LookTiming.likely(record, second, planned.minus(Duration.ofHours(2))))
                 .isEqualTo(LookTiming.NOW);
         assertThat(LookTiming.likely(record, second, planned.plus(Duration.ofHours(20))))
                 .isEqualTo(LookTiming.NOW);
         assertThat(LookTiming.likely(record, second, planned.plus(Duration.ofHours(60))))
                 .isEqualTo(LookTiming.AS_PLANNED);
-        assertThat(LookTiming.AS_PLANNED.at(record, second, WaterTrial.START)).isEqualTo(planned);
+        assertThat(LookTiming.AS_PLANNED.at(record, second, WaterTrial.START)).isEqualTo(WaterTrial.START);
+        assertThat(LookTiming.AS_PLANNED.at(record, second, planned.plus(Duration.ofHours(60))))
+                .isEqualTo(planned);
+        assertThat(LookTiming.early(record, second, planned.minus(Duration.ofHours(20))))
+                .isPresent();
+        assertThat(LookTiming.early(record, second, planned.minus(Duration.ofHours(2))))
+                .isEmpty();
     }
 
     @Test

@@ -3,6 +3,7 @@ package elsom.web.bench;
 import elsom.core.protocol.Protocols;
 import elsom.core.protocol.Step;
 import elsom.core.quantity.Dimension;
+import elsom.core.quantity.Spans;
 import elsom.core.seedling.InjuryScore;
 import elsom.core.seedling.SeedlingPart;
 import elsom.core.sim.HandMeter;
@@ -39,6 +40,7 @@ record BenchPage(
         Step step,
         LookTiming timing,
         String plannedWords,
+        String early,
         int done,
         int expected,
         String station,
@@ -102,6 +104,9 @@ record BenchPage(
                 timing,
                 Times.dayAndTime(
                         look.plannedAt(record.trial().start()), record.trial().zone()),
+                LookTiming.early(record, look, now)
+                        .map(left -> Spans.words(left.toMinutes() / 60.0))
+                        .orElse(""),
                 progress.done(),
                 progress.expected(),
                 station.name().orElse(""),

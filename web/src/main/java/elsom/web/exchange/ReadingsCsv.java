@@ -6,6 +6,7 @@ import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Instrument;
 import elsom.core.trial.Look;
+import elsom.core.trial.LookTiming;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.SymptomCheck;
@@ -14,6 +15,7 @@ import elsom.core.trial.UnitCode;
 import elsom.web.trial.NewReading;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -44,6 +46,9 @@ final class ReadingsCsv {
 
     /** A change smaller than this is none: files lose the last binary digits. */
     private static final double SAME = 1e-9;
+
+    /** Clocks of two machines differ by a little. */
+    private static final Duration CLOCKS = Duration.ofMinutes(30);
 
     private ReadingsCsv() {}
 
@@ -126,14 +131,18 @@ final class ReadingsCsv {
                     throw row.refuse("typed: " + problem);
                 });
         Look look = record.look(ref.look()).orElseThrow();
-        Instant planned = standing.map(Reading::takenAt)
-                .orElse(look.plannedAt(record.trial().start()));
+        Instant planned = standing.map(Reading::takenAt).orElseGet(() -> LookTiming.AS_PLANNED.at(record, look, now));
+        Instant taken = row.optional("taken_at").isPresent() ? row.instant("taken_at") : planned;
+        if (taken.isAfter(now.plus(CLOCKS))) {
+            throw row.refuse("taken_at: " + row.text("taken_at")
+                    + " is still to come, and no reading is. Accepted: a time up" + " to now, or nothing");
+        }
         return Optional.of(new NewReading(
                 ref,
                 value.stored().value(),
                 typed(row, endpoint).orElse(value.text()),
                 value.typed().unit(),
-                row.optional("taken_at").isPresent() ? row.instant("taken_at") : planned,
+                taken,
                 now,
                 row.optional("station")
                         .filter(name -> name.length() <= LONGEST_STATION)

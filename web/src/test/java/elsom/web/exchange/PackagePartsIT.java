@@ -7,11 +7,14 @@ import elsom.core.brew.BrewReading;
 import elsom.core.brew.Smell;
 import elsom.core.panel.Tasting;
 import elsom.core.plan.APlan;
+import elsom.core.practice.Levels;
+import elsom.core.practice.Setting;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.UnitCode;
 import elsom.web.AppTest;
 import elsom.web.Web;
 import elsom.web.brew.Brews;
+import elsom.web.practice.Practices;
 import elsom.web.tasting.Tastings;
 import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
@@ -49,6 +52,9 @@ class PackagePartsIT {
 
     @Autowired
     private Brews brews;
+
+    @Autowired
+    private Practices practices;
 
     private Web web;
 
@@ -116,6 +122,21 @@ class PackagePartsIT {
         TrialId copy = readIn(zip, token);
         assertThat(readIn(zip, token)).isEqualTo(copy);
         assertThat(tastings.of(copy)).hasSize(2);
+    }
+
+    /** A practice bench that came back as a trial would stand among real work, and be learned from. */
+    @Test
+    void practiceStaysPractice() throws Exception {
+        TrialId id = practices.begin(
+                Levels.all().get(0), new Setting(0.3, 0.1, 0.2, 0.05), 4_711_000_000_001L, UUID.randomUUID());
+        plans.start(id);
+        TrialId copy = readIn(zip(id), UUID.randomUUID());
+        assertThat(copy).isNotEqualTo(id);
+        assertThat(web.get("/practice").body()).contains("/trials/" + copy);
+        assertThat(web.get("/trials").body()).doesNotContain("/trials/" + copy + "\"");
+        HttpResponse<String> refused = sent(
+                changed(zip(id), "practice.csv", text -> text.replace("4711000000001", "lots")), UUID.randomUUID());
+        assertThat(refused.body()).contains("is no whole number");
     }
 
     private TrialId brewed() {
