@@ -132,7 +132,7 @@ class PackagePartsIT {
         plans.start(id);
         TrialId copy = readIn(zip(id), UUID.randomUUID());
         assertThat(copy).isNotEqualTo(id);
-        assertThat(web.get("/practice").body()).contains("/trials/" + copy);
+        assertThat(web.get("/practice/bench/" + copy).statusCode()).isEqualTo(200);
         assertThat(web.get("/trials").body()).doesNotContain("/trials/" + copy + "\"");
         HttpResponse<String> refused = sent(
                 changed(zip(id), "practice.csv", text -> text.replace("4711000000001", "lots")), UUID.randomUUID());

@@ -133,10 +133,10 @@ class TogetherIT extends BrowserTest {
         }
         page.reload();
         assertThat(page.locator(".short-table")).containsText("Water");
-        field("A unit gets").fill("five");
+        field("A unit gets").fill("plenty");
         button("Write it down").click();
         assertThat(page.locator(".problem[role=alert]")).containsText("No number");
-        assertThat(field("A unit gets")).hasValue("five");
+        assertThat(field("A unit gets")).hasValue("plenty");
         field("A unit gets").fill("338 - 301");
         button("Write it down").click();
         assertThat(page.locator(".mishaps li").first()).containsText("37 mL each");

@@ -50,7 +50,7 @@ class ShelfPagesIT {
                 .contains("&lt;b&gt;heap&lt;/b&gt;");
         assertThat(web.post("/shelf/lot", Map.of("name", "Mix A", "kind", "MIX", "recipe", "2:1 leaf mould"))
                         .body())
-                .contains("either side of the ratio");
+                .contains("stands on each side");
         assertThat(web.post("/shelf/lot", Map.of("name", "GW-40", "kind", "COMPOST", "prepared", "SIEVED"))
                         .statusCode())
                 .isEqualTo(302);
