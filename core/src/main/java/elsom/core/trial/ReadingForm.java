@@ -28,7 +28,7 @@ enum ReadingForm {
                                     text,
                                     "“" + score.get().unknown().get() + "” is no symptom known here",
                                     "7 cupped, twisted")
-                            : number(score.get().number(), text, endpoint);
+                            : withWords(number(score.get().number(), text, endpoint), text);
                 }
             }
             return number(text, text, endpoint);
@@ -156,6 +156,13 @@ enum ReadingForm {
     /** What may be typed. */
     String example(Endpoint endpoint) {
         return endpoint.whole() ? "7" : "48.5";
+    }
+
+    /** With the symptoms that stand behind the number, which are part of what was typed. */
+    private static Typed withWords(Typed number, String text) {
+        return number instanceof Typed.Understood understood
+                ? new Typed.Understood(text, understood.typed(), understood.stored())
+                : number;
     }
 
     /** A number in the endpoint's unit, or a total with its tare, or a value at its temperature. */

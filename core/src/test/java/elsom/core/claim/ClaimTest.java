@@ -147,6 +147,43 @@ class ClaimTest {
     }
 
     /** Blom's five best of 40 stand 1.59 of 2.0 above a mean of 10: 31.8 % by choosing alone. */
+    /** What is said back; words that are left over, or may be two things, are asked about. */
+    @ParameterizedTest(name = "{0} is {1}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Kelp outyields water by at least 15 %|ratio >= 1.15",
+                "Kelp trays are 10 g heavier than water trays|difference >= 10 g",
+                "Kelp doesn't beat water|difference <= 0",
+                "Kelp is not as good as water|difference < 0",
+                "Kelp halves the yield against water|ratio <= 0.5",
+                "Kelp gives half as much as water|ratio <= 0.5",
+                "Kelp gives one and a half times the mass of water|ratio >= 1.5",
+                "Kelp differs from water by no more than 10 %|ratio in [0.9, 1.1]",
+                "Kelp and water differ|difference != 0",
+                "Kelp gives more than 10 % more than water|ratio > 1.1",
+                "Kelp falls 5 g short of water|difference <= -5 g",
+                "Kelp isn't 20 % better than water|ratio < 1.2",
+                "Water gives 20 % less than kelp|ratio >= 1.25",
+                "Kelp gives between 10 g and 20 g more than water|difference in [10 g, 20 g]",
+                "Kelp gives 12,5 g more than water|difference >= 12.5 g",
+                "More than twice the mass with kelp than with water|ratio > 2",
+                "kelp < water|order: water > kelp",
+                "Kelp gives 1,250 g more than water|ask: a comma before three figures: thousands or decimals?",
+                "Kelp gives 20 % more or less than water|ask: which of the two?",
+                "Kelp is better than water in spring|ask: “spring” is left unread",
+                "Kelp is heavier than water and cheaper|ask: “cheaper” is left unread",
+                "Kelp plants are taller than water plants|ask: another measure than the one here: “taller”",
+                "Kelp is safe|ask: no comparison that figures could decide"
+            },
+            quoteCharacter = '~')
+    void othersOfTheKind(String claim, String says) {
+        assertThat(ClaimCase.of(claim, "fresh mass a tray, more is better", "g", List.of("kelp", "water"), 0)
+                        .meant()
+                        .says())
+                .isEqualTo(says);
+    }
+
     @Test
     void whatChoosingAloneDoesIsWorkedOutInPercent() {
         assertThat(Checked.liftOfBest(5, 40)).isCloseTo(1.5912669, within(1e-7));

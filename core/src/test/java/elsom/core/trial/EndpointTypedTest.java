@@ -3,6 +3,8 @@ package elsom.core.trial;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import elsom.core.plan.Measure;
+import elsom.core.protocol.Protocols;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.read.Typed;
 import org.junit.jupiter.api.Test;
@@ -133,5 +135,20 @@ class EndpointTypedTest {
                 .isEqualTo(6.4);
         assertThat(ph.typed("6.4 at 95 °C")).isInstanceOf(Typed.Refused.class);
         assertThat(HEIGHT.typed("12 at 18 °C")).isInstanceOf(Typed.Refused.class);
+    }
+
+    /** Symptoms are part of what was typed: a file's "3 cupped, twisted" keeps them. */
+    @Test
+    void symptomsBehindAScoreAreKept() {
+        Endpoint injury = Protocols.all().stream()
+                .flatMap(protocol -> protocol.measures().stream())
+                .map(Measure::endpoint)
+                .filter(Endpoint::takesSymptoms)
+                .findFirst()
+                .orElseThrow();
+        assertThat(injury.typed("3 cupped, twisted")).isInstanceOfSatisfying(Typed.Understood.class, understood -> {
+            assertThat(understood.text()).isEqualTo("3 cupped, twisted");
+            assertThat(understood.stored().value()).isEqualTo(3);
+        });
     }
 }

@@ -133,7 +133,7 @@ final class ReadingsCsv {
         Look look = record.look(ref.look()).orElseThrow();
         Instant planned = standing.map(Reading::takenAt).orElseGet(() -> LookTiming.AS_PLANNED.at(record, look, now));
         Instant taken = row.optional("taken_at").isPresent() ? row.instant("taken_at") : planned;
-        if (taken.isAfter(now.plus(CLOCKS))) {
+        if (row.optional("taken_at").isPresent() && taken.isAfter(now.plus(CLOCKS))) {
             throw row.refuse("taken_at: " + row.text("taken_at")
                     + " is still to come, and no reading is. Accepted: a time up" + " to now, or nothing");
         }
@@ -196,7 +196,8 @@ final class ReadingsCsv {
 
     private static Typed.Understood value(CsvTable.Row row, Endpoint endpoint) {
         String unit = row.optional("value_unit").orElse("");
-        String text = row.text("value") + (unit.isEmpty() ? "" : " " + unit);
+        boolean own = unit.isEmpty() || unit.equalsIgnoreCase(endpoint.unit().symbol());
+        String text = own && endpoint.takesSymptoms() ? row.text("value") : (row.text("value") + " " + unit).strip();
         Typed typed = endpoint.typed(text);
         if (typed instanceof Typed.Refused refused) {
             throw row.refuse("value: " + refused.message());

@@ -6,9 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 import elsom.core.protocol.seedling.ABioassay;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.TrialRecord;
+import elsom.web.trial.NewReading;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -17,6 +20,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class ReadingsCsvTest {
+    private static final Instant LATER = ExchangeFixture.START.plus(Duration.ofDays(400));
+
     private static String written(TrialRecord record) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         ReadingsCsv.write(record, bytes);
@@ -33,7 +38,7 @@ class ReadingsCsvTest {
     }
 
     private ReadingsCsv.Incoming read(TrialRecord into, byte[] bytes) {
-        return ReadingsCsv.read(into, new ByteArrayInputStream(bytes), "Bench B", ExchangeFixture.START, problems);
+        return ReadingsCsv.read(into, new ByteArrayInputStream(bytes), "Bench B", LATER, problems);
     }
 
     private List<String> reasons() {
@@ -136,6 +141,25 @@ class ReadingsCsvTest {
                 .doesNotStartWith("@")
                 .doesNotStartWith("\t");
         assertThat(CsvText.plain(cell)).isEqualTo(text);
+    }
+
+    /** A reading that is still to come is none. */
+    @Test
+    void aReadingLiesNeverInTheFuture() {
+        String row = "unit,look,endpoint,value,taken_at\n" + unit + ",1,tare-mass,30,2031-01-01T08:00:00Z\n";
+        read(ExchangeFixture.drawn(), row);
+        assertThat(reasons()).singleElement().asString().contains("still to come");
+    }
+
+    /** Whatever a file says of a score beside its number is kept. */
+    @Test
+    void symptomsInTheValueAreKept() {
+        TrialRecord scored = ABioassay.of(ABioassay.LOT).record();
+        String code = scored.units().get(0).code().value();
+        ReadingsCsv.Incoming incoming = read(
+                scored, "unit,look,endpoint,value,value_unit\n" + code + ",1,injury,\"3 cupped, twisted\",points\n");
+        assertThat(problems).isEmpty();
+        assertThat(incoming.entries()).extracting(NewReading::typedText).containsExactly("3 cupped, twisted");
     }
 
     private static final String SCORES = "unit,look,endpoint,value,typed\n";
