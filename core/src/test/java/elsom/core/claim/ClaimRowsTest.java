@@ -2,26 +2,21 @@ package elsom.core.claim;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
+import elsom.core.Tables;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
 
 /** Worded claims with figures, what each means and whether the figures bear it out. */
 class ClaimRowsTest {
     @Test
-    void everyClaimIsReadAndHeldAsItsTableSays() throws IOException {
+    void everyClaimIsReadAndHeldAsItsTableSays() {
         List<String> wrong = new ArrayList<>();
-        for (CSVRecord row : rows()) {
+        for (CSVRecord row : Tables.rows("claims.csv")) {
             List<String> typed = new ArrayList<>(List.of(row.get("first")));
             typed.addAll(List.of(row.get("other").split("; ")));
             int about = row.get("about").equals("first") ? 0 : 1;
@@ -60,21 +55,5 @@ class ClaimRowsTest {
             double value = Double.parseDouble(parts[0]) / (parts.length == 2 ? Double.parseDouble(parts[1]) : 1);
             return String.format(Locale.ROOT, "%.4g", value);
         });
-    }
-
-    private static List<CSVRecord> rows() {
-        try (InputStreamReader reader = new InputStreamReader(
-                Objects.requireNonNull(ClaimRowsTest.class.getResourceAsStream("/typed/claims.csv")),
-                StandardCharsets.UTF_8)) {
-            return CSVFormat.RFC4180
-                    .builder()
-                    .setHeader()
-                    .setSkipHeaderRecord(true)
-                    .get()
-                    .parse(reader)
-                    .getRecords();
-        } catch (IOException unreadable) {
-            throw new UncheckedIOException(unreadable);
-        }
     }
 }

@@ -3,6 +3,7 @@ package elsom.core.read;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.Simulations;
+import elsom.core.Tables;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -139,7 +140,7 @@ class ReaderFuzzTest {
     @Timeout(value = 8, unit = TimeUnit.MINUTES)
     void nothingFailsAndWhatIsSaidBackIsReadAsTheSame() {
         Random random = new Random(231);
-        List<String> real = TypedRowsTest.rows("typed.csv").stream()
+        List<String> real = Tables.rows("typed.csv").stream()
                 .map((CSVRecord row) -> row.get("typed"))
                 .filter(text -> text.length() < 200)
                 .toList();

@@ -2,15 +2,10 @@ package elsom.core.read;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
+import elsom.core.Tables;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
-import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
 
@@ -21,7 +16,7 @@ class TypedRowsTest {
     @Test
     void everyRowIsReadAsItsTableSays() {
         List<String> wrong = new ArrayList<>();
-        for (CSVRecord row : rows("typed.csv")) {
+        for (CSVRecord row : Tables.rows("typed.csv")) {
             Read read = Reader.read(Box.coded(row.get("context")).orElseThrow(), row.get("typed"), TODAY);
             boolean hedged = row.get("why").startsWith("hedged:");
             boolean right = hedged && read instanceof Read.Ask
@@ -38,21 +33,5 @@ class TypedRowsTest {
 
     private static double within(String why) {
         return why.startsWith("kitchen:") ? 0.06 : why.startsWith("calendar:") ? 0.025 : 0.005;
-    }
-
-    static List<CSVRecord> rows(String file) {
-        try (InputStreamReader reader = new InputStreamReader(
-                Objects.requireNonNull(TypedRowsTest.class.getResourceAsStream("/typed/" + file)),
-                StandardCharsets.UTF_8)) {
-            return CSVFormat.RFC4180
-                    .builder()
-                    .setHeader()
-                    .setSkipHeaderRecord(true)
-                    .get()
-                    .parse(reader)
-                    .getRecords();
-        } catch (IOException unreadable) {
-            throw new UncheckedIOException(unreadable);
-        }
     }
 }
