@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** One dose, a label's rate, or a rate on an area: so much in so much. */
 final class Doses {
@@ -163,8 +164,16 @@ final class Doses {
     private static List<Measured> fitting(Box box, List<Measured> all) {
         List<Measured> fitting =
                 all.stream().filter(m -> m.unit() != null && fits(box, m)).toList();
+        List<Measured> oneCountry =
+                fitting.stream().filter(m -> !mixed(m.unit())).toList();
+        fitting = oneCountry.isEmpty() ? fitting : oneCountry;
         boolean weighed = fitting.stream().anyMatch(m -> m.is(ON_AREA));
         return weighed ? fitting.stream().filter(m -> m.is(ON_AREA)).toList() : fitting;
+    }
+
+    /** Nobody doses US fluid ounces by the imperial gallon, unless that is what was typed. */
+    private static boolean mixed(@Nullable Unit unit) {
+        return unit != null && unit.name().contains("US ") && unit.name().contains("imp ");
     }
 
     private static boolean fits(Box box, Measured m) {

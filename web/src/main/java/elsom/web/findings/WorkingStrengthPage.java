@@ -112,13 +112,19 @@ public record WorkingStrengthPage(
                 stock,
                 amount(dilution.waterMl(), UnitOfMeasure.MILLILITRE, UnitOfMeasure.MILLILITRE),
                 amount(dilution.volumeMl(), UnitOfMeasure.MILLILITRE, UnitOfMeasure.MILLILITRE),
-                SHOWN.stream().map(UnitOfMeasure::symbol).toList(),
+                SHOWN.stream().map(WorkingStrengthPage::called).toList(),
                 List.of(
                         new Row("Stock", liquid ? in(dilution.stock()) : List.of(stock, "", "", "", "")),
                         new Row(liquid ? "Water" : "Water, filled up to", in(dilution.waterMl())),
                         new Row("In all", in(dilution.volumeMl()))),
                 dilution.working().steps(),
                 dilution.working().remarks());
+    }
+
+    /** Whose fluid ounce and quart it is. */
+    private static String called(UnitOfMeasure unit) {
+        boolean us = unit == UnitOfMeasure.US_FLUID_OUNCE || unit == UnitOfMeasure.US_QUART;
+        return (us ? "US " : "") + unit.symbol();
     }
 
     private static List<String> in(double millilitres) {
