@@ -6,6 +6,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.time.temporal.ChronoUnit;
+import java.time.ZoneId;
+import java.time.LocalDateTime;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -57,6 +60,12 @@ class JourneyIT extends BrowserTest {
         goOn("bench");
         assertThat(page.locator(".map .unit")).hasCount(6);
         goOn("dates");
+        // Begun ten days ago, so that every look may have been: no reading lies in the future.
+        page.locator("#start")
+                .fill(LocalDateTime.now(ZoneId.systemDefault())
+                        .minusDays(10)
+                        .truncatedTo(ChronoUnit.MINUTES)
+                        .toString());
         plansLook(4, "", "");
         plansLook(8, "4 d", "day 4");
         plansLook(9, "", "");
