@@ -5,8 +5,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * A claim with what it is held against.
@@ -18,6 +18,18 @@ import java.util.regex.Pattern;
  * @param about which side the claim is about
  */
 public record ClaimCase(String claim, String measure, String unit, Sides sides, int about) {
+    private static final String PLACED = "(?: (?:in|on|from|with|that|those|the|of|at|what|under|plain))* §([0-9]+)";
+    private static final Pattern ANY = Pattern.compile("§([0-9]+)");
+
+    private static final Pattern SUBJECT = Pattern.compile("^ ?(?:the |in |on |with |from |under )*§([0-9]+)");
+
+    /** Words before the side that something is held against, wherever they stand. */
+    private static final Pattern AGAINST =
+            Pattern.compile("\\b(?:than|against|over|as|versus|vs|beside|compared (?:with|to))" + PLACED);
+
+    /** Words that say so only at the end: "short of", "within 5 g of". */
+    private static final Pattern BEHIND = Pattern.compile("\\b(?:of|to|with|from)" + PLACED + "(?!.*§)");
+
     /** A case of named sides. */
     public static ClaimCase of(String claim, String measure, String unit, List<String> names, int about) {
         return new ClaimCase(claim, measure, unit, new Sides(names), about);
@@ -54,18 +66,24 @@ public record ClaimCase(String claim, String measure, String unit, Sides sides, 
                 measure.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L} ]", " ").split(" +")));
     }
 
-    /** Whether the words are about the other side: "than" stands before the one that the claim should be about. */
-    boolean turned(String left) {
-        Matcher against = Pattern.compile(
-                        "\\b(?:than|against|over|as|of|to|versus|vs|with|from|beside|compared with)(?: (?:in|on|from|with|"
-                                + "that|those|the|of|at|what|under))* (§[0-9]+)(?!.*§)")
-                .matcher(left);
-        Matcher first = Pattern.compile("(§[0-9]+)").matcher(left);
-        if (!against.find() || !first.find() || first.group(1).equals(against.group(1))) {
-            return false;
+    /**
+     * Whether the words are about another side than the claim should be about.
+     *
+     * @param marked all of them, with their sides' marks
+     */
+    boolean turned(String marked) {
+        List<Integer> marks = marks(ANY, marked).distinct().toList();
+        List<Integer> against = marks(AGAINST, marked).toList();
+        if (marks.size() < 2) {
+            return marks(SUBJECT, marked).anyMatch(side -> side != about);
         }
-        return against.group(1).equals(Sides.MARK + Integer.toString(about))
-                && !first.group(1).equals(Sides.MARK + Integer.toString(about));
+        return against.isEmpty()
+                ? marks(BEHIND, marked).anyMatch(side -> side == about) && marks.get(0) != about
+                : against.contains(about);
+    }
+
+    private static Stream<Integer> marks(Pattern pattern, String text) {
+        return pattern.matcher(text).results().map(found -> Integer.parseInt(found.group(1)));
     }
 
     /** Words that stand for no measure where they stand: "comes up" in time, "stands beside". */

@@ -44,6 +44,7 @@ final class ClaimReader {
 
     private final ClaimCase said;
     private final Phrases phrases;
+    private String sided = "";
     private int denials;
 
     private ClaimReader(ClaimCase said) {
@@ -62,7 +63,8 @@ final class ClaimReader {
         }
         text = text.replaceAll("(?<=[0-9]),(?=[0-9])", ".");
         String marked = said.sides().marked(text);
-        phrases.begin(ClaimText.numbers(said.unnamed() ? ClaimText.unnamed(marked) : marked));
+        sided = said.unnamed() ? ClaimText.unnamed(marked) : marked;
+        phrases.begin(ClaimText.numbers(sided));
         if (said.measure().isBlank()) {
             phrases.begin(phrases.rest()
                     .replaceFirst(
@@ -125,7 +127,12 @@ final class ClaimReader {
         }
         Meant.Region region =
                 direction > 0 ? Meant.Region.above(false, 0, true, "") : Meant.Region.below(false, 0, true, "");
-        Meant each = said.sides().names().size() > 2 ? new Meant.BesideEach(region, false) : region;
+        boolean several = said.sides().names().size() > 2;
+        boolean other = said.turned(sided);
+        if (several && other) {
+            return Optional.of(new Meant.Asked("it is about another side than the one it should be about"));
+        }
+        Meant each = several ? new Meant.BesideEach(region, false) : other ? region.turned() : region;
         return Optional.of(denials % 2 == 1 ? each.denied() : each);
     }
 
@@ -350,7 +357,7 @@ final class ClaimReader {
             return left.get();
         }
         Meant whole = denials % 2 == 1 ? meant.denied() : meant;
-        return whole instanceof Meant.Region region && said.turned(phrases.rest()) ? region.turned() : whole;
+        return whole instanceof Meant.Region region && said.turned(sided) ? region.turned() : whole;
     }
 
     /** What is left and says anything. */

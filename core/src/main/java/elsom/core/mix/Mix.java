@@ -7,6 +7,7 @@ import elsom.core.read.Known;
 import elsom.core.read.Read;
 import elsom.core.read.Reader;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -54,6 +55,11 @@ public record Mix(List<Part> parts) {
         if (PLAIN_NAME.matcher(text.strip()).matches()) {
             return new Mix(List.of(new Part(text.strip(), 1)));
         }
+        if (withoutShares(text)) {
+            return new Mix(Arrays.stream(text.split("[+;]"))
+                    .map(name -> new Part(name.strip(), 1))
+                    .toList());
+        }
         Read read = Reader.read(Box.MIX, text, Known.on(LocalDate.EPOCH));
         if (read instanceof Read.Ask ask) {
             throw new IllegalArgumentException(ask.why());
@@ -64,6 +70,14 @@ public record Mix(List<Part> parts) {
         return read instanceof Read.Value value && value.meaning() instanceof Read.Mixed mixed
                 ? new Mix(inParts(text, mixed))
                 : new Mix(List.of());
+    }
+
+    /** Whether it names materials with a plus between them and no share of any: read as equal parts, and the plan says so. */
+    public static boolean withoutShares(String text) {
+        String[] names = text.split("[+;]");
+        return names.length > 1
+                && Arrays.stream(names)
+                        .allMatch(name -> PLAIN_NAME.matcher(name.strip()).matches());
     }
 
     /** In the parts that were typed, where they are plain numbers; else in shares. */

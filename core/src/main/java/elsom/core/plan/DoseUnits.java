@@ -6,6 +6,7 @@ import elsom.core.read.Box;
 import elsom.core.read.Known;
 import elsom.core.read.Read;
 import elsom.core.read.Reader;
+import elsom.core.read.Typed;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -54,6 +55,12 @@ public final class DoseUnits {
      * @throws IllegalArgumentException with what is asked, or what is wrong
      */
     public static double labelRate(String typed, UnitOfMeasure unit) {
+        // So much for each unit has no water to be in.
+        if (LevelsText.EACH_UNIT.contains(unit.dimension())
+                && Typed.parse(typed, unit) instanceof Typed.Understood understood
+                && understood.stored().value() > 0) {
+            return understood.stored().value();
+        }
         boolean bare = typed.strip().matches("[0-9]+(?:[.,][0-9]+)?");
         Read read = Reader.read(
                 Box.LABEL_RATE, bare ? typed.strip() + " " + unit.symbol() : typed, Known.on(LocalDate.EPOCH));

@@ -4,6 +4,7 @@ import elsom.core.design.DoseSeries;
 import elsom.core.dose.Ratio;
 import elsom.core.quantity.Bounds;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Dimension;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.read.Box;
 import elsom.core.read.Known;
@@ -12,6 +13,8 @@ import elsom.core.read.Reader;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
@@ -34,6 +37,12 @@ public final class LevelsText {
 
     private static final Pattern AMOUNT = Pattern.compile("([0-9]+(?:[.,][0-9]+)?|\\.[0-9]+)\\s*(\\D.*)?");
     private static final Pattern TIMED = Pattern.compile("[0-9.,]+ ?(?:s|sec|min|minutes?|h|hours?|d|days?|weeks?)");
+    private static final Pattern EACH = Pattern.compile(
+            "([0-9]+(?:[.,][0-9]{1,2})?|[0-9]*\\.[0-9]+) ?(\\p{L}+|°C)?(?: (?:per|a|each) (?:pot|unit|plant|tray|cell)| each)?");
+
+    /** What is given to each unit by itself, not in so much water. */
+    static final Set<Dimension> EACH_UNIT = EnumSet.of(Dimension.MASS, Dimension.VOLUME, Dimension.TEMPERATURE);
+
     private static final Pattern RATIO_OF_LEVEL = Pattern.compile(" \\(([^()]{1,40})\\)$");
     private static final Set<String> NOTHING = Set.of("none", "no", "untreated", "water", "control", "nil", "clean");
 
@@ -133,6 +142,12 @@ public final class LevelsText {
         if (kind == FactorKind.TIME || timed) {
             return times(name, kind, parts, typedControl, labelRate, expectedEffect);
         }
+        Optional<Factor> each = kind == FactorKind.DOSE
+                ? forEachUnit(name, parts, typedControl, labelRate, expectedEffect)
+                : Optional.empty();
+        if (each.isPresent()) {
+            return each.get();
+        }
         Read.Value read = dosed(kind, typed.strip().replaceAll("\\s*\\R\\s*", "; "));
         UnitOfMeasure unit = DoseUnits.unit(read.unit(), parts);
         List<Double> doses = ((Read.Amounts) read.meaning())
@@ -152,6 +167,33 @@ public final class LevelsText {
                             : level);
         }
         return new Factor(name, kind, unit, levels, labelRate, expectedEffect);
+    }
+
+    /** "0, 2, 4 g" or "… mL", with or without "per pot": so much for each unit, in the one unit that was typed. */
+    private static Optional<Factor> forEachUnit(
+            String name,
+            List<String> parts,
+            String typedControl,
+            @Nullable Double labelRate,
+            @Nullable Double expectedEffect) {
+        List<Double> doses = new ArrayList<>();
+        Set<String> spelled = new HashSet<>();
+        for (String part : parts) {
+            Matcher amount = EACH.matcher(part);
+            if (NOTHING.contains(part.toLowerCase(Locale.ROOT))) {
+                doses.add(0.0);
+            } else if (amount.matches()) {
+                doses.add(number(Objects.requireNonNull(amount.group(1))));
+                Optional.ofNullable(amount.group(2)).ifPresent(spelled::add);
+            } else {
+                return Optional.empty();
+            }
+        }
+        Optional<UnitOfMeasure> unit = spelled.size() == 1
+                ? UnitOfMeasure.spelled(spelled.iterator().next()).filter(one -> EACH_UNIT.contains(one.dimension()))
+                : Optional.empty();
+        return unit.map(one -> new Factor(
+                name, FactorKind.DOSE, one, levels(name, doses, one, typedControl, 0), labelRate, expectedEffect));
     }
 
     /** The doses, each by its own unit; what can't be one list is asked about with its readings. */

@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
 
 /** Which box takes which unit. */
 final class Boxes {
-    /** No amount depends on the day but months and years, which no such box keeps. */
+    /** Months, the only amounts that depend on a day, run from a January. */
     static final LocalDate TODAY = LocalDate.EPOCH;
 
     private static final Pattern LIQUID =

@@ -165,6 +165,10 @@ class ClaimTest {
                 "Kelp falls 5 g short of water|difference <= -5 g",
                 "Kelp isn't 20 % better than water|ratio < 1.2",
                 "Water gives 20 % less than kelp|ratio >= 1.25",
+                "Water gives 25 % more|ratio <= 0.8",
+                "Against kelp, water gives 25 % more|ratio <= 0.8",
+                "Against water, kelp gives 25 % more|ratio >= 1.25",
+                "Water is the best|difference < 0",
                 "Kelp gives between 10 g and 20 g more than water|difference in [10 g, 20 g]",
                 "Kelp gives 12,5 g more than water|difference >= 12.5 g",
                 "More than twice the mass with kelp than with water|ratio > 2",
@@ -182,6 +186,21 @@ class ClaimTest {
                         .meant()
                         .says())
                 .isEqualTo(says);
+    }
+
+    @Test
+    void theBestOfSeveralMustBeTheOneItIsAbout() {
+        List<String> three = List.of("kelp", "water", "comfrey");
+        assertThat(ClaimCase.of("Kelp is the best of the three", "", "g", three, 0)
+                        .meant()
+                        .says())
+                .isEqualTo("each: difference > 0");
+        assertThat(ClaimCase.of("Comfrey is the best of the three", "", "g", three, 0)
+                        .meant())
+                .isInstanceOf(Meant.Asked.class);
+        assertThat(ClaimCase.of("Kelp is the best of the four", "", "g", three, 0)
+                        .meant())
+                .isInstanceOf(Meant.Asked.class);
     }
 
     @Test

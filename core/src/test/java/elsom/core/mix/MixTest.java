@@ -35,8 +35,10 @@ class MixTest {
     }
 
     @Test
-    void materialsWithoutNumbersAreAsked() {
-        assertThatThrownBy(() -> Mix.parse("leaf mould + wood fibre")).hasMessageContaining("in which shares?");
+    void materialsWithoutNumbersAreEqualPartsAsInEarlierStoresAndSaidToBe() {
+        assertThat(Mix.parse("leaf mould + wood fibre").share("wood fibre")).isEqualTo(0.5);
+        assertThat(Mix.withoutShares("leaf mould + wood fibre")).isTrue();
+        assertThat(Mix.withoutShares("3 leaf mould + 1 wood fibre")).isFalse();
         assertThatThrownBy(() -> Mix.parse("3 leaf mould + wood fibre")).hasMessageContaining("which share has each?");
         assertThat(Mix.parse("equal parts leaf mould and wood fibre").share("wood fibre"))
                 .isEqualTo(0.5);

@@ -71,6 +71,10 @@ class LevelsTextTest {
         assertThat(names(dose("0, 500, 1000 mg/L"))).containsExactly("0 mg/L", "500 mg/L", "1000 mg/L");
         assertThat(names(dose("1 dS/m, 2 dS/m, 4000 uS/cm"))).containsExactly("1 mS/cm", "2 mS/cm", "4 mS/cm");
         assertThat(names(dose("0, 1 in 5, 10 mL/L"))).containsExactly("0 mL/L", "200 mL/L (1 in 5)", "10 mL/L");
+        assertThat(names(dose("0, 2, 4 g per pot"))).containsExactly("0 g", "2 g", "4 g");
+        Factor pots = dose("0, 2, 4 g");
+        assertThat(dose(LevelsText.text(pots))).isEqualTo(pots);
+        assertThatThrownBy(() -> dose("0, 2 g, 4 mL")).isInstanceOf(IllegalArgumentException.class);
         assertThat(names(dose("0 5 10 20 g/L"))).containsExactly("0 g/L", "5 g/L", "10 g/L", "20 g/L");
         assertThat(names(dose("0, 2, 4 g/m2"))).containsExactly("0 g/m²", "2 g/m²", "4 g/m²");
         for (String beyond : List.of("0, 150 %", "0, 1,000,000,000 %", "0, 1200 mL/L")) {

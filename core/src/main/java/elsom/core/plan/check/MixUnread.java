@@ -20,6 +20,14 @@ final class MixUnread implements PlanRule {
             }
             try {
                 Mix.parse(treatment.mix());
+                if (Mix.withoutShares(treatment.mix())) {
+                    noted.flag(
+                            Flag.Severity.CAUTION,
+                            "The mix of " + treatment.name() + " names no shares: it is read as equal parts, "
+                                    + Mix.parse(treatment.mix()).text() + ".",
+                            "Another share makes another mix.",
+                            "Write parts: 3 leaf mould + 1 GW-32.");
+                }
             } catch (IllegalArgumentException unreadable) {
                 noted.flag(
                         Flag.Severity.CAUTION,
