@@ -13,11 +13,12 @@ public final class DepthProfile {
     private DepthProfile() {}
 
     /**
-     * A unit's mean over time at a depth.
+     * The mean over time of one probe in a unit at a depth.
      *
      * @param treatment 1-based number
+     * @param unit its code; several probes of a unit at a depth are its mean first
      */
-    public record OfUnit(int treatment, double depthCm, double mean) {}
+    public record OfUnit(int treatment, String unit, double depthCm, double mean) {}
 
     /**
      * A treatment at a depth.
@@ -36,16 +37,21 @@ public final class DepthProfile {
         if (units.stream().mapToDouble(OfUnit::depthCm).distinct().count() < 2) {
             return List.of();
         }
-        Map<Integer, Map<Double, List<Double>>> grouped = new TreeMap<>();
+        Map<Integer, Map<Double, Map<String, List<Double>>>> grouped = new TreeMap<>();
         units.forEach(unit -> grouped.computeIfAbsent(unit.treatment(), none -> new TreeMap<>())
-                .computeIfAbsent(unit.depthCm(), none -> new ArrayList<>())
+                .computeIfAbsent(unit.depthCm(), none -> new TreeMap<>())
+                .computeIfAbsent(unit.unit(), none -> new ArrayList<>())
                 .add(unit.mean()));
         List<Point> points = new ArrayList<>();
         grouped.forEach((treatment, depths) -> depths.forEach((depth, means) -> {
-            Summary summary =
-                    Summary.of(means.stream().mapToDouble(Double::doubleValue).toArray());
+            Summary summary = Summary.of(
+                    means.values().stream().mapToDouble(DepthProfile::mean).toArray());
             points.add(new Point(treatment, depth, summary.mean(), summary.n(), summary.interval95()));
         }));
         return List.copyOf(points);
+    }
+
+    private static double mean(List<Double> probes) {
+        return probes.stream().mapToDouble(Double::doubleValue).average().orElseThrow();
     }
 }

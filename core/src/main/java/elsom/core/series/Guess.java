@@ -1,27 +1,24 @@
 package elsom.core.series;
 
-import elsom.core.quantity.Quantity;
 import elsom.core.quantity.UnitOfMeasure;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /** What the columns of a file most likely are, from its headings and first rows: an offer, to be looked at. */
 public final class Guess {
-    private static final Pattern DEPTH =
-            Pattern.compile("([0-9]{1,4}(?:[.,][0-9])?) ?(cm|mm|in|inch|inches|\")(?![\\p{L}/])");
     private static final Pattern CODE = Pattern.compile("(?<![A-Za-z0-9])[A-Z][0-9]{2,4}(?![A-Za-z0-9])");
-    private static final Pattern COMMA = Pattern.compile("[+-]?[0-9]+,[0-9]+");
+    private static final Pattern COMMA = Pattern.compile("[<≤+-]?\\s*[0-9]+,[0-9]+");
     private static final Pattern DIGITS = Pattern.compile("([0-9]{1,2})[./-]([0-9]{1,2})[./-][0-9]{2,4}.*");
     private static final Pattern WORDS = Pattern.compile("[\\s\\[\\](),;]+");
     private static final List<String> TIMES = List.of("time", "date", "stamp");
+    private static final List<String> DEPTHS = List.of("depth");
+    private static final Pattern CLOCK = Pattern.compile("[0-9]{1,2}:[0-9]{2}.*|0?[.,][0-9]+");
     private static final List<String> UNITS = List.of("unit", "pot", "plot", "sample");
 
     private Guess() {}
@@ -38,36 +35,54 @@ public final class Guess {
     public static Optional<Mapping> of(List<String> headings, List<List<String>> rows, Set<String> units, ZoneId zone) {
         DayOrder order = order(rows);
         int time = -1;
+        int clock = -1;
         int unit = -1;
-        for (int column = 0; column < headings.size(); column++) {
+        int depth = -1;
+        for (int column = 0; column < Math.min(headings.size(), Mapping.MOST_COLUMNS); column++) {
             String heading = headings.get(column).toLowerCase(Locale.ROOT);
-            if (time < 0 && (TIMES.stream().anyMatch(heading::contains) || isTime(rows, column, zone, order))) {
+            if (clock < 0 && TIMES.stream().anyMatch(heading::contains) && all(rows, column, CLOCK)) {
+                clock = column;
+            } else if (time < 0
+                    && (TIMES.stream().anyMatch(heading::contains) || isTime(rows, column, zone, order))) {
                 time = column;
             } else if (unit < 0 && UNITS.stream().anyMatch(heading::contains) && named(rows, column, units)) {
                 unit = column;
+            } else if (depth < 0 && DEPTHS.stream().anyMatch(heading::contains) && depths(rows, column)) {
+                depth = column;
             }
         }
-        List<Channel> channels = time < 0 ? List.of() : channels(headings, time, unit, units);
+        if (time < 0) {
+            return Optional.empty();
+        }
+        Columns columns = new Columns(time, clock, unit, depth);
+        List<Channel> channels = channels(headings, columns, units);
         return channels.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new Mapping(time, unit, zone, order, sign(rows, time), channels));
+                : Optional.of(Mapping.plain(columns, zone, order, sign(rows, columns), channels));
     }
 
-    private static List<Channel> channels(List<String> headings, int time, int unit, Set<String> units) {
+    private static List<Channel> channels(List<String> headings, Columns columns, Set<String> units) {
         List<Channel> channels = new ArrayList<>();
-        Set<String> series = new HashSet<>();
         for (int column = 0; column < Math.min(headings.size(), Mapping.MOST_COLUMNS); column++) {
             Optional<Measurand> what =
-                    column == time || column == unit ? Optional.empty() : Measurand.headed(headings.get(column));
+                    columns.takes(column) ? Optional.empty() : Measurand.headed(headings.get(column));
             if (what.isPresent()) {
-                double depth = depth(headings.get(column));
-                String of = unit >= 0 ? "" : code(headings.get(column), units);
-                if (series.add(what.get() + "/" + depth + "/" + of)) {
-                    channels.add(new Channel(column, what.get(), typed(headings.get(column), what.get()), depth, of));
-                }
+                double depth = columns.depth() == Columns.NONE ? Depths.in(headings.get(column)) : 0;
+                String of = columns.unit() == Columns.NONE ? code(headings.get(column), units) : "";
+                channels.add(new Channel(column, what.get(), typed(headings.get(column), what.get()), depth, of));
             }
         }
-        return channels;
+        return Channel.numbered(channels);
+    }
+
+    private static boolean all(List<List<String>> rows, int column, Pattern written) {
+        return cells(rows, column).findAny().isPresent()
+                && cells(rows, column).allMatch(cell -> written.matcher(cell.strip()).matches());
+    }
+
+    private static boolean depths(List<List<String>> rows, int column) {
+        return cells(rows, column).anyMatch(cell -> !cell.isBlank())
+                && cells(rows, column).allMatch(cell -> Depths.of(cell).isPresent());
     }
 
     private static boolean isTime(List<List<String>> rows, int column, ZoneId zone, DayOrder order) {
@@ -96,28 +111,16 @@ public final class Guess {
         return monthFirst ? DayOrder.MONTH_FIRST : DayOrder.DAY_FIRST;
     }
 
-    private static DecimalSign sign(List<List<String>> rows, int time) {
+    static DecimalSign sign(List<List<String>> rows, Columns columns) {
         boolean comma = rows.stream().anyMatch(row -> {
             for (int column = 0; column < row.size(); column++) {
-                if (column != time && COMMA.matcher(row.get(column).strip()).matches()) {
+                if (!columns.takes(column) && COMMA.matcher(row.get(column).strip()).matches()) {
                     return true;
                 }
             }
             return false;
         });
         return comma ? DecimalSign.COMMA : DecimalSign.POINT;
-    }
-
-    private static double depth(String heading) {
-        Matcher depth = DEPTH.matcher(heading);
-        if (!depth.find()) {
-            return 0;
-        }
-        UnitOfMeasure unit = UnitOfMeasure.spelled(depth.group(2)).orElse(UnitOfMeasure.CENTIMETRE);
-        double cm = new Quantity(Double.parseDouble(depth.group(1).replace(',', '.')), unit)
-                .in(UnitOfMeasure.CENTIMETRE)
-                .value();
-        return Math.min(Channel.DEEPEST_CM, cm);
     }
 
     private static String code(String heading, Set<String> units) {
@@ -130,7 +133,7 @@ public final class Guess {
     }
 
     /** The unit that stands in the heading; else the usual one. */
-    private static UnitOfMeasure typed(String heading, Measurand what) {
+    static UnitOfMeasure typed(String heading, Measurand what) {
         if (what == Measurand.MOISTURE && heading.contains("m³/m³")) {
             return UnitOfMeasure.FRACTION;
         }

@@ -9,35 +9,44 @@ import java.util.Set;
 /**
  * How the columns of a source's files are read.
  *
- * @param timeColumn 0-based
- * @param unitColumn 0-based, the column that names the unit of each row; −1 for none
+ * @param noValue what the file writes where nothing was measured, beside what loggers usually do; parted by spaces
+ * @param below what a value below a limit of detection counts as
  */
 public record Mapping(
-        int timeColumn, int unitColumn, ZoneId zone, DayOrder order, DecimalSign sign, List<Channel> channels) {
+        Columns columns,
+        ZoneId zone,
+        DayOrder order,
+        DecimalSign sign,
+        String noValue,
+        BelowLimit below,
+        List<Channel> channels) {
     public static final int MOST_COLUMNS = 60;
+    public static final int LONGEST_NO_VALUE = 60;
 
     public Mapping {
-        Bounds.count("the column of times", timeColumn, 0, MOST_COLUMNS);
-        Bounds.count("the column of units", unitColumn, -1, MOST_COLUMNS);
+        Bounds.present("the columns of times and units", columns);
         Bounds.present("the time zone", zone);
         Bounds.present("the order of days", order);
         Bounds.present("the decimal sign", sign);
+        Bounds.line("what stands for no value", noValue, LONGEST_NO_VALUE);
+        Bounds.present("what a value below a limit counts as", below);
         channels = Bounds.list("columns that are measured", channels, 1, MOST_COLUMNS);
-        Set<Integer> used = new HashSet<>(Set.of(timeColumn));
+        Set<Integer> used = new HashSet<>();
         Set<String> series = new HashSet<>();
         for (Channel channel : channels) {
-            if (!used.add(channel.column()) || channel.column() == unitColumn) {
+            if (!used.add(channel.column()) || columns.takes(channel.column())) {
                 throw new IllegalArgumentException("column " + (channel.column() + 1) + " is used twice");
             }
-            if (!series.add(channel.what() + "/" + channel.depthCm() + "/" + channel.unit())) {
+            if (!series.add(channel.series() + "/" + channel.probe())) {
                 throw new IllegalArgumentException("two columns would be the same series: "
-                        + channel.what().label()
-                        + (channel.depthCm() > 0 ? " at " + channel.depthCm() + " cm" : "")
-                        + "; give them different depths or units");
+                        + channel.what().label() + ", probe " + channel.probe());
             }
         }
-        if (timeColumn == unitColumn) {
-            throw new IllegalArgumentException("times and units can't be in one column");
-        }
+    }
+
+    /** A file with nothing unusual in it. */
+    public static Mapping plain(
+            Columns columns, ZoneId zone, DayOrder order, DecimalSign sign, List<Channel> channels) {
+        return new Mapping(columns, zone, order, sign, "", BelowLimit.HALF, channels);
     }
 }

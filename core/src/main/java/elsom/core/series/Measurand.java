@@ -56,6 +56,11 @@ public enum Measurand {
         return decimals;
     }
 
+    /** Whether half of a value is half as much: of pH and degrees it is not. */
+    public boolean fromNought() {
+        return this != PH && this != TEMPERATURE;
+    }
+
     /** With its unit, for an axis: "Water content, %". */
     public String axis() {
         return this == PH || unit.symbol().isEmpty() ? label : label + ", " + unit.symbol();

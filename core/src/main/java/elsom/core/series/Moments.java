@@ -8,14 +8,19 @@ import java.time.LocalTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The times of a file's rows: with their own offset, or as a clock in a zone shows them. In the hour that autumn repeats
- * a time is the first of the two unless the rows before it have passed it already.
+ * a time is the first of the two unless the rows before it have passed it already; in a file that begins with the newest
+ * row it is the second, unless the rows before it lie earlier.
  */
 public final class Moments {
     private static final Pattern WRITTEN = Pattern.compile("([0-9]{1,4})([-./])([0-9]{1,2})\\2([0-9]{2,4})"
@@ -30,37 +35,87 @@ public final class Moments {
     /** Days since 30 December 1899, as spreadsheets count them, from 1982 to 2119. */
     private static final Pattern SERIAL = Pattern.compile("[3-7][0-9]{4}(?:[.,][0-9]+)?");
 
+    private static final Pattern MIDNIGHT = Pattern.compile("[ T]+0?0:00(?::00)?(?:[.]0+)?$");
+    private static final Pattern SHARE_OF_DAY = Pattern.compile("0?[.,][0-9]+(?:[eE]-[0-9]+)?|0");
+    private static final Pattern TIME_OF_DAY =
+            Pattern.compile("[0-9]{1,2}:[0-9]{2}(?::[0-9]{2}(?:[.,][0-9]{1,9})?)?\\s*(?:[AaPp][Mm])?");
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm:ss", Locale.ROOT);
+
     private static final LocalDateTime SERIAL_ZERO = LocalDate.of(1899, 12, 30).atStartOfDay();
     private static final double SECONDS_A_DAY = 86_400;
 
     private final ZoneId zone;
     private final DayOrder order;
-    private Instant before = Instant.MIN;
+    private final boolean newestFirst;
+    private final Map<String, Instant> before = new HashMap<>();
 
+    /** Times of a file that begins with the oldest row. */
     public Moments(ZoneId zone, DayOrder order) {
+        this(zone, order, false);
+    }
+
+    public Moments(ZoneId zone, DayOrder order, boolean newestFirst) {
         this.zone = zone;
         this.order = order;
+        this.newestFirst = newestFirst;
+    }
+
+    /** The time a row has in a file of one course. */
+    public Instant read(String cell) {
+        return read(cell, "", "");
     }
 
     /**
      * The time a row has.
      *
-     * @param cell after the one of the row before
+     * @param cell after the one of the row of the same course before
+     * @param clock the time of day where the cell holds the day alone; empty when it holds both
+     * @param course which of the file's courses the row is of: those of several units may follow one another
      * @throws IllegalArgumentException with what was wrong and what would be accepted
      */
-    public Instant read(String cell) {
-        String text = cell.strip();
+    public Instant read(String cell, String clock, String course) {
+        String text = clock.isBlank() ? cell.strip() : together(cell.strip(), clock.strip());
         try {
             Instant at = EPOCH.matcher(text).matches()
                     ? Instant.ofEpochMilli(Long.parseLong(text) * (text.length() == 10 ? 1000 : 1))
                     : OFFSET.matcher(text).matches()
                             ? OffsetDateTime.parse(text.replace(' ', 'T')).toInstant()
-                            : zoned(local(text), text);
-            before = at;
+                            : zoned(local(text), text, before.get(course));
+            before.put(course, at);
             return at;
         } catch (DateTimeException | ArithmeticException noTime) {
             throw unread(text);
         }
+    }
+
+    /** The day of one cell with the time of day of another. */
+    private static String together(String cell, String clock) {
+        String day = MIDNIGHT.matcher(cell).replaceFirst("");
+        if (day.indexOf(':') >= 0) {
+            throw new IllegalArgumentException("“" + DecimalSign.clipped(cell) + "” has a time of day already, and “"
+                    + DecimalSign.clipped(clock) + "” is another; accepted: a day, such as 2026-11-26");
+        }
+        if (SERIAL.matcher(day).matches()) {
+            day = SERIAL_ZERO
+                    .toLocalDate()
+                    .plusDays((long) Double.parseDouble(day.replace(',', '.')))
+                    .toString();
+        }
+        return day + " " + ofDay(clock);
+    }
+
+    /** A time of day; spreadsheets write it as a share of the day. */
+    private static String ofDay(String clock) {
+        if (SHARE_OF_DAY.matcher(clock).matches()) {
+            double share = Double.parseDouble(clock.replace(',', '.'));
+            return CLOCK.format(LocalTime.ofSecondOfDay(
+                    Math.min((long) SECONDS_A_DAY - 1, Math.round(share * SECONDS_A_DAY))));
+        }
+        if (!TIME_OF_DAY.matcher(clock).matches()) {
+            throw new IllegalArgumentException("“" + DecimalSign.clipped(clock)
+                    + "” is no time of day; accepted: 14:30, 14:30:05, 2:30 PM");
+        }
+        return clock;
     }
 
     private static IllegalArgumentException unread(String text) {
@@ -119,13 +174,45 @@ public final class Moments {
                 written.group(7) == null ? 0 : Integer.parseInt(written.group(7)));
     }
 
-    private Instant zoned(LocalDateTime local, String text) {
+    private Instant zoned(LocalDateTime local, String text, @Nullable Instant before) {
         List<ZoneOffset> offsets = zone.getRules().getValidOffsets(local);
         if (offsets.isEmpty()) {
             throw new IllegalArgumentException("“" + DecimalSign.clipped(text) + "” was never on a clock in " + zone
                     + ", where clocks went forward that hour: is the zone right?");
         }
-        Instant earlier = local.toInstant(offsets.get(0));
-        return offsets.size() > 1 && before.isAfter(earlier) ? local.toInstant(offsets.get(1)) : earlier;
+        Instant first = local.toInstant(offsets.get(0));
+        Instant last = local.toInstant(offsets.get(offsets.size() - 1));
+        return newestFirst
+                ? (before != null && before.isBefore(last) ? first : last)
+                : (before != null && before.isAfter(first) ? last : first);
+    }
+
+    /**
+     * Whether a file begins with its newest row, by most of the steps between its rows.
+     *
+     * @param cells days and, where they have their own column, times of day, of the first rows of one course each
+     */
+    public static boolean newestFirst(ZoneId zone, DayOrder order, List<List<Written>> courses) {
+        long forth = 0;
+        for (List<Written> course : courses) {
+            Instant before = null;
+            for (Written one : course) {
+                Instant at = new Moments(zone, order).readOr(one, before);
+                forth += before == null || at == null ? 0 : Integer.signum(at.compareTo(before));
+                before = at;
+            }
+        }
+        return forth < 0;
+    }
+
+    /** A time as a row writes it; the time of day is empty where the first holds both. */
+    public record Written(String cell, String clock) {}
+
+    private @Nullable Instant readOr(Written one, @Nullable Instant otherwise) {
+        try {
+            return read(one.cell(), one.clock(), "");
+        } catch (IllegalArgumentException unread) {
+            return otherwise;
+        }
     }
 }

@@ -5,9 +5,16 @@ import elsom.core.quantity.Quantity;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Understands the rows of a source's file one after another. */
 public final class RowReader {
@@ -35,29 +42,78 @@ public final class RowReader {
             "error",
             "err");
 
+    private static final Pattern FIGURES = Pattern.compile("[+-]?[0-9]+(?:[.,][0-9]*)?");
+    private static final Pattern BELOW = Pattern.compile("[<≤]\\s*(.+)");
+    private static final Set<String> BELOW_SOMETHING =
+            Set.of("<lod", "<dl", "<loq", "<mdl", "< lod", "bdl", "bql", "n.d.", "nd", "below detection", "not detected");
+
     private final Mapping mapping;
     private final Moments moments;
     private final Set<String> units;
+    private final Set<String> nothing;
     private final Instant latest;
+    private long below;
 
     /**
      * A value with where it belongs.
      *
      * @param unit code; empty for the whole trial
      */
-    public record Read(Channel channel, String unit, Sample sample) {}
+    public record Read(Channel channel, String unit, double depthCm, Sample sample) {}
 
     /**
      * A reader at the first row.
      *
      * @param units codes that a row may name
      * @param now what is measured later than this is in another zone
+     * @param newestFirst whether the file begins with its newest row
      */
-    public RowReader(Mapping mapping, Set<String> units, Instant now) {
+    public RowReader(Mapping mapping, Set<String> units, Instant now, boolean newestFirst) {
         this.mapping = mapping;
-        this.moments = new Moments(mapping.zone(), mapping.order());
+        this.moments = new Moments(mapping.zone(), mapping.order(), newestFirst);
         this.units = Set.copyOf(units);
+        this.nothing = Stream.of(mapping.noValue().split("[\\s;]+"))
+                .filter(code -> !code.isEmpty())
+                .map(code -> code.toLowerCase(Locale.ROOT))
+                .collect(Collectors.toUnmodifiableSet());
         this.latest = now.plus(AHEAD);
+    }
+
+    /** A reader of a file that begins with its oldest row. */
+    public RowReader(Mapping mapping, Set<String> units, Instant now) {
+        this(mapping, units, now, false);
+    }
+
+    /** How many values so far were only known to lie below a limit. */
+    public long below() {
+        return below;
+    }
+
+    /**
+     * Whether a file begins with its newest row.
+     *
+     * @param rows the first of the file
+     */
+    public static boolean newestFirst(Mapping mapping, List<List<String>> rows) {
+        Columns columns = mapping.columns();
+        Map<String, List<Moments.Written>> courses = new LinkedHashMap<>();
+        for (List<String> cells : rows) {
+            if (cells.size() > Math.max(columns.time(), columns.clock())) {
+                courses.computeIfAbsent(course(columns, cells), none -> new ArrayList<>())
+                        .add(new Moments.Written(
+                                cells.get(columns.time()),
+                                columns.clock() == Columns.NONE ? "" : cells.get(columns.clock())));
+            }
+        }
+        return Moments.newestFirst(mapping.zone(), mapping.order(), List.copyOf(courses.values()));
+    }
+
+    private static String course(Columns columns, List<String> cells) {
+        return optional(cells, columns.unit()) + "/" + optional(cells, columns.depth());
+    }
+
+    private static String optional(List<String> cells, int column) {
+        return column == Columns.NONE || column >= cells.size() ? "" : cells.get(column).strip();
     }
 
     /**
@@ -66,23 +122,61 @@ public final class RowReader {
      * @throws IllegalArgumentException with what was wrong, which column, and what would be accepted
      */
     public List<Read> read(List<String> cells) {
-        Instant at = moments.read(cell(cells, mapping.timeColumn()));
-        if (at.isAfter(latest)) {
-            throw new IllegalArgumentException("“" + cell(cells, mapping.timeColumn()) + "” is still to come in "
-                    + mapping.zone() + ": is the zone right, and the order of day and month?");
-        }
-        String named = mapping.unitColumn() < 0 ? "" : unit(cell(cells, mapping.unitColumn()));
+        Columns columns = mapping.columns();
+        Instant at = time(columns, cells);
+        String named = columns.unit() == Columns.NONE ? "" : unit(cell(cells, columns.unit()));
+        double deep = columns.depth() == Columns.NONE ? Double.NaN : depth(cell(cells, columns.depth()));
         List<Read> read = new ArrayList<>(mapping.channels().size());
         for (Channel channel : mapping.channels()) {
             String cell = cell(cells, channel.column());
-            if (!NOTHING.contains(cell.toLowerCase(Locale.ROOT))) {
+            if (!says(cell)) {
+                continue;
+            }
+            OptionalDouble value = value(channel, cell);
+            if (value.isPresent()) {
                 read.add(new Read(
                         channel,
                         named.isEmpty() ? channel.unit() : named,
-                        new Sample(at.toEpochMilli(), value(channel, cell))));
+                        Double.isNaN(deep) ? channel.depthCm() : deep,
+                        new Sample(at.toEpochMilli(), value.getAsDouble())));
             }
         }
         return read;
+    }
+
+    private Instant time(Columns columns, List<String> cells) {
+        String written = cell(cells, columns.time());
+        String clock = columns.clock() == Columns.NONE ? "" : cell(cells, columns.clock());
+        if (columns.clock() != Columns.NONE && clock.isEmpty()) {
+            throw new IllegalArgumentException(
+                    "column " + (columns.clock() + 1) + " has no time of day; accepted: 14:30");
+        }
+        Instant at = moments.read(written, clock, course(columns, cells));
+        if (at.isAfter(latest)) {
+            throw new IllegalArgumentException("“" + (written + " " + clock).strip() + "” is still to come in "
+                    + mapping.zone() + ": is the zone right, and the order of day and month?");
+        }
+        return at;
+    }
+
+    /** Whether a cell is more than what is written where nothing was measured. */
+    private boolean says(String cell) {
+        String text = cell.toLowerCase(Locale.ROOT);
+        return !NOTHING.contains(text) && nothing.stream().noneMatch(code -> same(code, text));
+    }
+
+    /** The same text, or the same number: "-99" is "-99.00" too. */
+    private static boolean same(String code, String text) {
+        return code.equals(text)
+                || FIGURES.matcher(code).matches()
+                        && FIGURES.matcher(text).matches()
+                        && Double.parseDouble(code.replace(',', '.')) == Double.parseDouble(text.replace(',', '.'));
+    }
+
+    private static double depth(String cell) {
+        return Depths.of(cell)
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "“" + DecimalSign.clipped(cell) + "” is no depth; accepted: 10, 10 cm, 4 in, 50 mm"));
     }
 
     private static String cell(List<String> cells, int column) {
@@ -102,20 +196,35 @@ public final class RowReader {
         return code;
     }
 
-    private double value(Channel channel, String cell) {
+    /** The value of a cell, in the unit that is kept; empty where it only lies below a limit and such are left out. */
+    private OptionalDouble value(Channel channel, String cell) {
+        Matcher limit = BELOW.matcher(cell);
+        if (BELOW_SOMETHING.contains(cell.toLowerCase(Locale.ROOT))) {
+            below++;
+            return mapping.below() == BelowLimit.ZERO ? OptionalDouble.of(0) : OptionalDouble.empty();
+        }
+        if (!limit.matches()) {
+            return OptionalDouble.of(number(channel, cell, cell));
+        }
+        double known = number(channel, limit.group(1), cell);
+        below++;
+        return channel.what().fromNought() ? mapping.below().of(known) : OptionalDouble.of(known);
+    }
+
+    private double number(Channel channel, String number, String cell) {
         Measurand what = channel.what();
         double value;
         try {
-            value = new Quantity(mapping.sign().read(cell), channel.typed())
+            value = new Quantity(mapping.sign().read(number), channel.typed())
                     .in(what.unit())
                     .value();
         } catch (IllegalArgumentException wrong) {
             throw new IllegalArgumentException("column " + (channel.column() + 1) + ": " + wrong.getMessage());
         }
         if (value < what.lowest() || value > what.highest()) {
-            throw new IllegalArgumentException("column " + (channel.column() + 1) + ": " + what.label() + " of " + cell
-                    + " "
-                    + channel.typed().symbol() + " can't be; accepted: " + Decimals.upTo(what.lowest(), 2) + " to "
+            throw new IllegalArgumentException("column " + (channel.column() + 1) + ": " + what.label() + " of "
+                    + DecimalSign.clipped((cell + " " + channel.typed().symbol()).strip())
+                    + " can't be; accepted: " + Decimals.upTo(what.lowest(), 2) + " to "
                     + Decimals.upTo(what.highest(), 2) + " " + what.unit().symbol() + ". Is the unit right?");
         }
         return value;

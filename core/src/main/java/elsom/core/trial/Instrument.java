@@ -6,6 +6,7 @@ public enum Instrument {
     SCALE("taken from the scale"),
     FILE("read in from a file"),
     SENSOR("worked out from a sensor's series"),
+    LABORATORY("measured by a laboratory"),
     FORMULA("worked out from other endpoints"),
     SCRIPT("sent by a script"),
     GAUGE("taken from an instrument held to the unit"),

@@ -13,8 +13,22 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class DepthProfileTest {
-    private static DepthProfile.OfUnit of(int treatment, double depth, double mean) {
-        return new DepthProfile.OfUnit(treatment, depth, mean);
+    private int units;
+
+    private DepthProfile.OfUnit of(int treatment, double depth, double mean) {
+        return new DepthProfile.OfUnit(treatment, "U" + units++, depth, mean);
+    }
+
+    @Test
+    void twoProbesOfOneUnitCountAsOne() {
+        DepthProfile.Point shallow = DepthProfile.of(List.of(
+                        new DepthProfile.OfUnit(1, "K34", 5, 2),
+                        new DepthProfile.OfUnit(1, "K34", 5, 4),
+                        new DepthProfile.OfUnit(1, "M12", 5, 7),
+                        new DepthProfile.OfUnit(1, "K34", 15, 3)))
+                .get(0);
+        assertThat(shallow.n()).isEqualTo(2);
+        assertThat(shallow.mean()).isEqualTo(5);
     }
 
     @Test

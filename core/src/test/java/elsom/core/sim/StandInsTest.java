@@ -35,7 +35,7 @@ class StandInsTest {
                 .toList();
         Mapping mapping =
                 Guess.of(ProbeLog.headings(), rows, units, ZoneId.of("UTC")).orElseThrow();
-        assertThat(mapping.unitColumn()).isEqualTo(1);
+        assertThat(mapping.columns().unit()).isEqualTo(1);
         assertThat(mapping.channels()).isEqualTo(ProbeLog.channels());
         RowReader reader = new RowReader(mapping, units, START.plus(Duration.ofDays(3)));
         assertThat(rows).allSatisfy(row -> assertThat(reader.read(row)).hasSize(9));

@@ -33,6 +33,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Random;
 import java.util.UUID;
@@ -185,14 +186,19 @@ class DemoGrowth {
     void probed(DemoPlans demo, Instant now) {
         TrialId ditch = begun("ditch", demo.ditch());
         probe.log(ditch, now, STATION);
+        Instant sent = now.minus(Duration.ofDays(5));
         laboratory.send(
                 ditch,
-                LabAnswer.MEASURES,
-                trials.key(ditch).units().stream()
-                        .map(unit -> unit.code().value())
-                        .toList(),
+                new LabSlips.NewSlip(
+                        sent,
+                        LabAnswer.MEASURES,
+                        trials.key(ditch).units().stream()
+                                .map(unit -> unit.code().value())
+                                .toList(),
+                        1,
+                        Map.of()),
                 STATION,
-                now.minus(Duration.ofDays(5)));
+                sent);
         read(ditch, now, DemoGrowth::ditch);
     }
 

@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 @Controller
 class SeriesFilesController {
     private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
-    private static final List<String> COLUMNS = List.of("at", "unit", "what", "depth_cm", "value", "value_unit");
+    private static final List<String> COLUMNS = List.of("at", "unit", "what", "depth_cm", "probe", "value", "value_unit");
 
     private final SeriesStore store;
 
@@ -35,6 +35,7 @@ class SeriesFilesController {
                                 one.unit(),
                                 one.what(),
                                 one.depthCm(),
+                                one.probe(),
                                 one.value(),
                                 one.what().unit().symbol())));
     }

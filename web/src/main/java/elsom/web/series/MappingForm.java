@@ -3,7 +3,9 @@ package elsom.web.series;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.read.Typed;
+import elsom.core.series.BelowLimit;
 import elsom.core.series.Channel;
+import elsom.core.series.Columns;
 import elsom.core.series.DayOrder;
 import elsom.core.series.DecimalSign;
 import elsom.core.series.Mapping;
@@ -23,8 +25,10 @@ import java.util.Set;
 /** How the columns of a file are read, as it was chosen on the page. */
 final class MappingForm {
     static final String TIME = "TIME";
+    static final String CLOCK = "CLOCK";
     static final String UNIT = "UNIT";
-    static final String LEFT_OUT = "";
+    static final String DEPTH = "DEPTH";
+    private static final Set<String> PLACES = Set.of(TIME, CLOCK, UNIT, DEPTH);
 
     private final Map<String, String> typed;
     private final Map<String, String> problems = new LinkedHashMap<>();
@@ -43,10 +47,11 @@ final class MappingForm {
         typed.put("zone", mapping.zone().getId());
         typed.put("order", mapping.order().name());
         typed.put("sign", mapping.sign().name());
-        typed.put("what" + mapping.timeColumn(), TIME);
-        if (mapping.unitColumn() >= 0) {
-            typed.put("what" + mapping.unitColumn(), UNIT);
-        }
+        typed.put("novalue", mapping.noValue());
+        typed.put("below", mapping.below().name());
+        Columns columns = mapping.columns();
+        Map.of(TIME, columns.time(), CLOCK, columns.clock(), UNIT, columns.unit(), DEPTH, columns.depth())
+                .forEach((what, column) -> typed.put("what" + column, what));
         for (Channel channel : mapping.channels()) {
             typed.put("what" + channel.column(), channel.what().name());
             typed.put("in" + channel.column(), channel.typed().name());
@@ -86,22 +91,21 @@ final class MappingForm {
      * @param units codes of the trial
      */
     Optional<Mapping> read(int columns, Set<String> units) {
-        int time = -1;
-        int unit = -1;
+        int read = Math.min(columns, Mapping.MOST_COLUMNS);
         List<Channel> channels = new ArrayList<>();
-        for (int column = 0; column < Math.min(columns, Mapping.MOST_COLUMNS); column++) {
+        for (int column = 0; column < read; column++) {
             String what = text("what" + column);
-            if (what.equals(TIME)) {
-                time = column;
-            } else if (what.equals(UNIT)) {
-                unit = column;
-            } else if (!what.isEmpty()) {
+            if (!what.isEmpty() && !PLACES.contains(what)) {
                 channel(column, what, units).ifPresent(channels::add);
             }
         }
+        int time = only(TIME, "the time", read);
+        int clock = only(CLOCK, "the time of day", read);
+        int unit = only(UNIT, "the unit", read);
+        int depth = only(DEPTH, "the depth", read);
         Optional<ZoneId> zone = zone();
         if (time < 0) {
-            problems.put("what0", "Which column holds the time of each row? Choose “time” above it.");
+            problems.put("what0", "Which column holds the time of each row? Choose “time” beside it.");
         } else if (channels.isEmpty() && problems.isEmpty()) {
             problems.put("what0", "Choose what is measured for one column at least.");
         }
@@ -110,16 +114,35 @@ final class MappingForm {
         }
         try {
             return Optional.of(new Mapping(
-                    time,
-                    unit,
+                    new Columns(time, clock, unit, depth),
                     zone.get(),
                     choice(DayOrder.class, text("order"), DayOrder.DAY_FIRST),
                     choice(DecimalSign.class, text("sign"), DecimalSign.POINT),
-                    channels));
+                    text("novalue"),
+                    choice(BelowLimit.class, text("below"), BelowLimit.HALF),
+                    Channel.numbered(channels)));
         } catch (IllegalArgumentException clash) {
             problems.put("what0", sentence(clash));
             return Optional.empty();
         }
+    }
+
+    /** The one column that holds something; two of a kind are asked about. */
+    private int only(String what, String words, int columns) {
+        int found = Columns.NONE;
+        for (int column = 0; column < columns; column++) {
+            if (text("what" + column).equals(what)) {
+                if (found != Columns.NONE) {
+                    problems.put(
+                            "what" + column,
+                            "Columns " + (found + 1) + " and " + (column + 1) + " both hold " + words
+                                    + ". Leave one of them out"
+                                    + (what.equals(TIME) ? ", or is one the time of day alone?" : "."));
+                }
+                found = column;
+            }
+        }
+        return found;
     }
 
     private static String sentence(IllegalArgumentException problem) {

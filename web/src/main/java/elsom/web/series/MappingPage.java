@@ -1,8 +1,10 @@
 package elsom.web.series;
 
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.series.BelowLimit;
 import elsom.core.series.DayOrder;
 import elsom.core.series.DecimalSign;
+import elsom.core.series.Headings;
 import elsom.core.series.Mapping;
 import elsom.core.series.Measurand;
 import elsom.web.kit.TrialHeader;
@@ -36,21 +38,27 @@ record MappingPage(
     public record Unit(String code, String label, String dimension) {}
 
     /** The headings and the first rows of a file. */
-    record Preview(List<String> headings, List<List<String>> rows) {
+    record Preview(Headings head, List<List<String>> rows) {
         static Preview of(Uploads.Upload upload) throws TableRows.NoTable {
             List<List<String>> first = new ArrayList<>();
             TableRows.read(upload.file(), (number, cells, read) -> {
                 first.add(cells);
-                return first.size() <= SHOWN;
+                return first.size() <= SHOWN + 3;
             });
             if (first.isEmpty()) {
                 throw new TableRows.NoTable(
                         "There is no table in it: a row of headings is needed, and two columns at least. Is it CSV?");
             }
-            return new Preview(first.get(0), first.subList(1, first.size()));
+            Headings head = Headings.of(first);
+            return new Preview(head, first.subList(head.rows(), first.size()));
+        }
+
+        List<String> headings() {
+            return head.names();
         }
 
         List<Column> columns() {
+            List<String> headings = headings();
             List<Column> columns = new ArrayList<>();
             for (int i = 0; i < Math.min(headings.size(), Mapping.MOST_COLUMNS); i++) {
                 columns.add(new Column(i, headings.get(i).isBlank() ? "column " + (i + 1) : headings.get(i)));
@@ -65,6 +73,10 @@ record MappingPage(
 
     public List<DayOrder> orders() {
         return List.of(DayOrder.values());
+    }
+
+    public List<BelowLimit> belows() {
+        return List.of(BelowLimit.values());
     }
 
     public List<DecimalSign> signs() {

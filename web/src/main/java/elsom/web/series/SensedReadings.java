@@ -49,14 +49,23 @@ class SensedReadings {
     /**
      * What was made.
      *
-     * @param silent units and looks without a figure, because too little was measured
+     * @param missing units and looks without a figure, because too little was measured before the look or nothing
+     * @param fewer units and looks where not every probe of the unit told
      */
-    record Entered(int readings, int silent) {
+    record Entered(int readings, List<String> missing, int fewer) {
+        private static final int NAMED = 8;
+
         String words() {
-            return readings == 0 && silent == 0
+            return readings == 0 && missing.isEmpty()
                     ? ""
                     : readings + (readings == 1 ? " reading" : " readings") + " entered, one a unit and look"
-                            + (silent > 0 ? "; " + silent + " missing, as the sensor was silent" : "") + ".";
+                            + (missing.isEmpty() ? "" : "; " + missing.size() + " missing, as the sensor was silent: " + named())
+                            + (fewer > 0 ? "; " + fewer + " of fewer probes than the unit has" : "") + ".";
+        }
+
+        private String named() {
+            return String.join(", ", missing.stream().limit(NAMED).toList())
+                    + (missing.size() > NAMED ? " and " + (missing.size() - NAMED) + " more" : "");
         }
     }
 
@@ -70,7 +79,7 @@ class SensedReadings {
         TrialRecord record = trials.key(trial);
         List<Measure> measures = measures(plans.plan(trial).asked().measures());
         if (!record.trial().started() || measures.isEmpty()) {
-            return new Entered(0, 0);
+            return new Entered(0, List.of(), 0);
         }
         Draft draft = new Draft(record, station, clock.instant());
         List<SeriesStore.Head> series = store.all(trial);
@@ -80,7 +89,7 @@ class SensedReadings {
             }
         }
         logbook.enterAll(trial, draft.entries);
-        return new Entered(draft.given, draft.silent);
+        return new Entered(draft.given, draft.missing, draft.fewer);
     }
 
     /** Readings being made. */
@@ -90,7 +99,8 @@ class SensedReadings {
         private final Instant now;
         private final List<NewReading> entries = new ArrayList<>();
         private int given;
-        private int silent;
+        private final List<String> missing = new ArrayList<>();
+        private int fewer;
 
         Draft(TrialRecord record, String station, Instant now) {
             this.record = record;
@@ -100,25 +110,55 @@ class SensedReadings {
 
         void unit(ExperimentalUnit unit, Measure measure, List<SeriesStore.Head> series) {
             Sensed sensed = Objects.requireNonNull(measure.sensed());
-            SeriesStore.Head head = series.stream()
+            List<SeriesStore.Head> probes = series.stream()
                     .filter(one -> one.key().unit().equals(unit.code().value())
                             && sensed.isOf(one.key().what(), one.key().depthCm()))
-                    .findFirst()
-                    .orElse(null);
-            Sensing.Span span = head == null ? null : new Sensing.Span(head.first(), head.last());
-            for (Sensing sensing : Sensing.of(record, unit, measure.endpoint(), span, now)) {
-                OptionalDouble figure =
-                        head != null && sensing.told() ? figure(sensed, head.id(), sensing) : OptionalDouble.empty();
+                    .toList();
+            List<List<Sensing>> stretches = probes.stream()
+                    .map(head -> Sensing.of(
+                            record, unit, measure.endpoint(), new Sensing.Span(head.first(), head.last()), now))
+                    .toList();
+            List<Sensing> asked = Sensing.of(record, unit, measure.endpoint(), null, now);
+            for (int look = 0; look < asked.size(); look++) {
+                List<OptionalDouble> told = new ArrayList<>();
+                for (int probe = 0; probe < probes.size(); probe++) {
+                    Sensing sensing = stretches.get(probe).get(look);
+                    if (sensing.told()) {
+                        told.add(figure(sensed, probes.get(probe).id(), sensing));
+                    }
+                }
+                Sensing sensing = asked.get(look);
+                OptionalDouble figure = ofProbes(told, probes.size());
+                if (!probes.isEmpty() && figure.isEmpty() && due(sensing)) {
+                    missing.add(unit.code() + " at “"
+                            + record.look(sensing.ref().look()).orElseThrow().name() + "”");
+                }
                 enter(sensing, measure.endpoint(), figure);
             }
+        }
+
+        /** The mean of a unit's probes, each counting once; of those that were silent nothing is made up. */
+        private OptionalDouble ofProbes(List<OptionalDouble> told, int probes) {
+            OptionalDouble mean =
+                    told.stream().flatMapToDouble(OptionalDouble::stream).average();
+            long telling = told.stream().filter(OptionalDouble::isPresent).count();
+            fewer += mean.isPresent() && telling < probes ? 1 : 0;
+            return mean;
+        }
+
+        /** Whether a look is over and its unit was there. */
+        private boolean due(Sensing sensing) {
+            return !sensing.to().isAfter(now)
+                    && record.expected(sensing.ref().unit(), sensing.ref().look())
+                    && record.current(sensing.ref())
+                            .filter(reading -> reading.instrument() != Instrument.SENSOR)
+                            .isEmpty();
         }
 
         private OptionalDouble figure(Sensed sensed, long series, Sensing sensing) {
             Stretch stretch = new Stretch(sensing.from(), sensing.to(), sensed.limit());
             store.course(series, sensing.from(), sensing.to()).each(stretch::add);
-            OptionalDouble figure = stretch.figure(sensed.summary());
-            silent += figure.isEmpty() ? 1 : 0;
-            return figure;
+            return stretch.figure(sensed.summary());
         }
 
         private void enter(Sensing sensing, Endpoint endpoint, OptionalDouble figure) {

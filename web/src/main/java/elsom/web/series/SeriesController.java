@@ -235,7 +235,7 @@ class SeriesController {
         if (mapping.isEmpty()) {
             return mapping(record, upload, preview, form, "", null, HttpStatus.UNPROCESSABLE_CONTENT);
         }
-        takings.begin(record, upload, preview.headings(), mapping.get(), station.signature());
+        takings.begin(record, upload, preview.head(), mapping.get(), station.signature());
         return new ModelAndView("redirect:" + address(upload));
     }
 

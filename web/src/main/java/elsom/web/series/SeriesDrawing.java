@@ -99,7 +99,10 @@ record SeriesDrawing(double fromHours, double toHours, List<Mark> looks, List<Pa
                 stretch.figure(SeriesSummary.MEAN)
                         .ifPresent(mean -> depths.computeIfAbsent(head.key().what(), none -> new ArrayList<>())
                                 .add(new DepthProfile.OfUnit(
-                                        unit.treatment(), head.key().depthCm(), mean)));
+                                        unit.treatment(),
+                                        head.key().unit(),
+                                        head.key().depthCm(),
+                                        mean)));
             }
         }
         List<Panel> panels = lines.entrySet().stream()

@@ -9,10 +9,12 @@ import elsom.core.series.RowReader;
  *
  * @param unit code; empty for the whole trial
  * @param depthCm below the surface; 0 where there is no depth
+ * @param probe 1-based, among those that measure the same there
  */
-record SeriesKey(String unit, Measurand what, double depthCm) {
+record SeriesKey(String unit, Measurand what, double depthCm, int probe) {
     static SeriesKey of(RowReader.Read read) {
-        return new SeriesKey(read.unit(), read.channel().what(), read.channel().depthCm());
+        return new SeriesKey(
+                read.unit(), read.channel().what(), read.depthCm(), read.channel().probe());
     }
 
     /** "EC at 10 cm". */
@@ -22,6 +24,6 @@ record SeriesKey(String unit, Measurand what, double depthCm) {
 
     /** "EC at 10 cm of K34". */
     String words() {
-        return label() + (unit.isEmpty() ? "" : " of " + unit);
+        return label() + (unit.isEmpty() ? "" : " of " + unit) + (probe > 1 ? ", probe " + probe : "");
     }
 }

@@ -27,9 +27,16 @@ interface SeriesMapper {
 
     /** A course with what there is of it. */
     record SeriesRow(
-            long id, String unitCode, Measurand what, double depthCm, long samples, long firstAt, long lastAt) {
+            long id,
+            String unitCode,
+            Measurand what,
+            double depthCm,
+            int probe,
+            long samples,
+            long firstAt,
+            long lastAt) {
         SeriesKey key() {
-            return new SeriesKey(unitCode, what, depthCm);
+            return new SeriesKey(unitCode, what, depthCm, probe);
         }
     }
 
@@ -65,21 +72,22 @@ interface SeriesMapper {
     List<FileRow> files(TrialId trial);
 
     @Insert("""
-            insert into series (trial_id, unit_code, what, depth_cm)
-            values (#{trial}, #{s.unit}, #{s.what}, #{s.depthCm})""")
+            insert into series (trial_id, unit_code, what, depth_cm, probe)
+            values (#{trial}, #{s.unit}, #{s.what}, #{s.depthCm}, #{s.probe})""")
     @Options(useGeneratedKeys = true, keyProperty = "key.id", keyColumn = "id")
     void insertSeries(@Param("trial") TrialId trial, @Param("s") SeriesKey series, @Param("key") NewKey key);
 
     @Select("""
             select id from series
-            where trial_id = #{trial} and unit_code = #{s.unit} and what = #{s.what} and depth_cm = #{s.depthCm}""")
+            where trial_id = #{trial} and unit_code = #{s.unit} and what = #{s.what} and depth_cm = #{s.depthCm}
+            and probe = #{s.probe}""")
     Optional<Long> series(@Param("trial") TrialId trial, @Param("s") SeriesKey series);
 
     @Select("""
-            select s.id, s.unit_code, s.what, s.depth_cm, sum(b.samples) as samples, min(b.first_at) as first_at,
+            select s.id, s.unit_code, s.what, s.depth_cm, s.probe, sum(b.samples) as samples, min(b.first_at) as first_at,
             max(b.last_at) as last_at from series s join series_block b on b.series_id = s.id
-            where s.trial_id = #{trial} group by s.id, s.unit_code, s.what, s.depth_cm
-            order by s.what, s.depth_cm, s.unit_code""")
+            where s.trial_id = #{trial} group by s.id, s.unit_code, s.what, s.depth_cm, s.probe
+            order by s.what, s.depth_cm, s.unit_code, s.probe""")
     List<SeriesRow> all(TrialId trial);
 
     @Insert("""

@@ -58,13 +58,18 @@ public class SeriesStore {
     }
 
     /** A sample with what it is of; the unit is empty for the whole trial. */
-    public record Logged(String unit, Measurand what, double depthCm, Instant at, double value) {}
+    public record Logged(String unit, Measurand what, double depthCm, int probe, Instant at, double value) {}
 
     /** Every sample of a trial, series by series in order of time; one series at a time is held. */
     public Stream<Logged> logged(TrialId trial) {
         return all(trial).stream()
                 .flatMap(head -> course(head.id(), head.first(), head.last()).stream((at, value) -> new Logged(
-                        head.key().unit(), head.key().what(), head.key().depthCm(), Instant.ofEpochMilli(at), value)));
+                        head.key().unit(),
+                        head.key().what(),
+                        head.key().depthCm(),
+                        head.key().probe(),
+                        Instant.ofEpochMilli(at),
+                        value)));
     }
 
     /** Begins to write a file in the transaction that runs. */

@@ -1,6 +1,7 @@
 package elsom.web.series;
 
 import elsom.core.series.Channel;
+import elsom.core.series.Columns;
 import elsom.core.series.DayOrder;
 import elsom.core.series.DecimalSign;
 import elsom.core.series.Mapping;
@@ -84,6 +85,7 @@ public class SimulatedProbe {
                     writer.add(new RowReader.Read(
                             channels.get(i),
                             unit.code().value(),
+                            channels.get(i).depthCm(),
                             new Sample(moment.toEpochMilli(), Double.parseDouble(values.get(i)))));
                 }
                 rows++;
@@ -93,7 +95,12 @@ public class SimulatedProbe {
         store.remember(
                 NAME,
                 ProbeLog.headings(),
-                new Mapping(0, 1, record.trial().zone(), DayOrder.DAY_FIRST, DecimalSign.POINT, channels));
+                Mapping.plain(
+                        Columns.of(0, 1),
+                        record.trial().zone(),
+                        DayOrder.DAY_FIRST,
+                        DecimalSign.POINT,
+                        channels));
         sensed.enter(trial, station);
     }
 }

@@ -12,6 +12,9 @@ import java.util.concurrent.atomic.AtomicBoolean;
 final class Taking {
     static final int MOST_PROBLEMS = 200;
 
+    /** So many rows tell whether the newest comes first, an hour that autumn repeats among them or not. */
+    private static final int BEGINNING = 2000;
+
     /** How a file stands. */
     enum State {
         RUNNING,
@@ -28,14 +31,22 @@ final class Taking {
     record Progress(State state, long rows, double share, List<String> problems, String outcome) {}
 
     private final Mapping mapping;
+    private final int above;
     private final Set<String> units;
     private final Instant now;
     private final AtomicBoolean cancelled = new AtomicBoolean();
     private final List<String> problems = new ArrayList<>();
+    private volatile long below;
     private volatile Progress progress = new Progress(State.RUNNING, 0, 0, List.of(), "");
 
-    Taking(Mapping mapping, Set<String> units, Instant now) {
+    /**
+     * A file to be taken.
+     *
+     * @param above how many rows there are above the values, the headings among them
+     */
+    Taking(Mapping mapping, int above, Set<String> units, Instant now) {
         this.mapping = mapping;
+        this.above = above;
         this.units = Set.copyOf(units);
         this.now = now;
     }
@@ -69,13 +80,13 @@ final class Taking {
 
     /** Reads the rows below the headings; a row that can't be read is noted with its number. */
     void run(Uploads.Upload upload, SeriesWriter writer) {
-        RowReader reader = new RowReader(mapping, units, now);
-        boolean[] headed = {false};
         long[] rows = {0};
         try {
+            RowReader reader = new RowReader(mapping, units, now, RowReader.newestFirst(mapping, beginning(upload)));
+            int[] passed = {0};
             TableRows.read(upload.file(), (number, cells, share) -> {
-                if (!headed[0]) {
-                    headed[0] = true;
+                if (passed[0] < above) {
+                    passed[0]++;
                     return true;
                 }
                 rows[0]++;
@@ -89,6 +100,7 @@ final class Taking {
                 }
                 return problems.size() < MOST_PROBLEMS && !cancelled.get();
             });
+            below = reader.below();
         } catch (TableRows.NoTable none) {
             problem(none.message());
         }
@@ -96,6 +108,23 @@ final class Taking {
             problem("The file has no rows below its headings.");
         }
         progress = new Progress(State.RUNNING, rows[0], 1, List.of(), "");
+    }
+
+    private List<List<String>> beginning(Uploads.Upload upload) throws TableRows.NoTable {
+        List<List<String>> first = new ArrayList<>();
+        TableRows.read(upload.file(), (number, cells, share) -> {
+            first.add(cells);
+            return first.size() < BEGINNING + above;
+        });
+        return first.subList(Math.min(above, first.size()), first.size());
+    }
+
+    /** What was made of values that only lie below a limit; empty where there were none. */
+    String belowLimit() {
+        return below == 0
+                ? ""
+                : " " + below + (below == 1 ? " value was" : " values were") + " below a limit of detection: taken as "
+                        + mapping.below().label() + ".";
     }
 
     private void problem(String text) {

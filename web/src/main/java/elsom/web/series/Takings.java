@@ -1,5 +1,6 @@
 package elsom.web.series;
 
+import elsom.core.series.Headings;
 import elsom.core.series.Mapping;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
@@ -7,7 +8,6 @@ import elsom.web.platform.Refusal;
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -54,11 +54,11 @@ class Takings {
     }
 
     /** Begins to take a file; a second call for it changes nothing. */
-    void begin(TrialRecord record, Uploads.Upload upload, List<String> headings, Mapping mapping, String station) {
+    void begin(TrialRecord record, Uploads.Upload upload, Headings head, Mapping mapping, String station) {
         Instant now = clock.instant();
         Set<String> units =
                 record.units().stream().map(unit -> unit.code().value()).collect(Collectors.toUnmodifiableSet());
-        Taking taking = new Taking(mapping, units, now);
+        Taking taking = new Taking(mapping, head.rows(), units, now);
         Taking running = takings.putIfAbsent(upload.id(), taking);
         if (running != null && running.progress().state() == Taking.State.RUNNING) {
             return;
@@ -69,7 +69,7 @@ class Takings {
         takings.put(upload.id(), taking);
         worker.execute(() -> {
             if (take(record.trial().id(), upload, station, taking, now)) {
-                store.remember(upload.source(), headings, mapping);
+                store.remember(upload.source(), head.names(), mapping);
             }
         });
     }
@@ -97,7 +97,7 @@ class Takings {
                 return false;
             }
             SensedReadings.Entered entered = sensed.enter(trial, station);
-            taking.end(Taking.State.DONE, words(written.get()) + " " + entered.words());
+            taking.end(Taking.State.DONE, words(written.get()) + taking.belowLimit() + " " + entered.words());
             uploads.forget(upload.id());
             return true;
         } catch (RuntimeException failed) {

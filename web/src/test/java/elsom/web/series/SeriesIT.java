@@ -121,7 +121,7 @@ class SeriesIT {
 
     private Optional<SeriesStore.Head> series(Measurand what, double depth, String of) {
         return store.all(trial).stream()
-                .filter(head -> head.key().equals(new SeriesKey(of, what, depth)))
+                .filter(head -> head.key().equals(new SeriesKey(of, what, depth, 1)))
                 .findFirst();
     }
 
@@ -327,8 +327,11 @@ class SeriesIT {
         assertThat(taken(address, mapping(here(), "COMMA", "TIME", "UNIT", "PH//1", "EC//1", "SODIUM//1")))
                 .contains(3 * record().units().size() + " values");
         assertThat(series(Measurand.SODIUM, 1, unit)).isPresent();
-        assertThat(web.post(lab, Map.of("asked", "PH")).body()).contains("Tick the units");
-        HttpResponse<String> slip = web.post(lab, Map.of("asked", "PH", "unit", unit));
+        Map<String, String> asked = Map.of("PH", "course", "look", "1", "sampled", "2026-11-01T10:00");
+        assertThat(web.post(lab, asked).body()).contains("Tick the units");
+        Map<String, String> ticked = new HashMap<>(asked);
+        ticked.put("unit", unit);
+        HttpResponse<String> slip = web.post(lab, ticked);
         String number = slip.headers().firstValue("location").orElseThrow().replaceFirst(".*/", "");
         assertThat(web.get(lab + "/" + number).body()).contains(unit).contains("Please measure");
         assertThat(web.get("/device/lab/" + trial + "/" + number + ".csv").body())

@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.series.BelowLimit;
 import elsom.core.series.Channel;
+import elsom.core.series.Columns;
 import elsom.core.series.DayOrder;
 import elsom.core.series.DecimalSign;
 import elsom.core.series.Mapping;
@@ -83,11 +85,12 @@ class TableRowsTest {
     @Test
     void aFormIsWhatItsMappingWas() {
         Mapping mapping = new Mapping(
-                0,
-                1,
+                new Columns(0, 3, 1, -1),
                 ZoneId.of("Europe/Berlin"),
                 DayOrder.MONTH_FIRST,
                 DecimalSign.COMMA,
+                "-77",
+                BelowLimit.LIMIT,
                 List.of(
                         new Channel(2, Measurand.EC, UnitOfMeasure.MICROSIEMENS_PER_CENTIMETRE, 7.5, ""),
                         new Channel(4, Measurand.MOISTURE, UnitOfMeasure.FRACTION, 0, "K34")));
@@ -105,10 +108,18 @@ class TableRowsTest {
     }
 
     @Test
-    void twoColumnsForOneSeriesAreRefusedWithWhatWouldDo() {
-        MappingForm form = MappingForm.sent(Map.of("zone", "UTC", "what0", "TIME", "what1", "EC", "what2", "EC"));
-        assertThat(form.read(3, Set.of())).isEmpty();
-        assertThat(form.all()).singleElement().asString().contains("give them different depths or units");
+    void twoColumnsOfTheSameAreTwoProbesAndTwoColumnsOfTimesAreAskedAbout() {
+        MappingForm probes = MappingForm.sent(Map.of("zone", "UTC", "what0", "TIME", "what1", "EC", "what2", "EC"));
+        assertThat(probes.read(3, Set.of()).orElseThrow().channels())
+                .extracting(Channel::probe)
+                .containsExactly(1, 2);
+        MappingForm times = MappingForm.sent(Map.of("zone", "UTC", "what0", "TIME", "what1", "TIME", "what2", "EC"));
+        assertThat(times.read(3, Set.of())).isEmpty();
+        assertThat(times.all())
+                .singleElement()
+                .asString()
+                .contains("Columns 1 and 2 both hold the time")
+                .contains("time of day alone");
     }
 
     @Test
