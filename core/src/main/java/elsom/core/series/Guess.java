@@ -42,8 +42,7 @@ public final class Guess {
             String heading = headings.get(column).toLowerCase(Locale.ROOT);
             if (clock < 0 && TIMES.stream().anyMatch(heading::contains) && all(rows, column, CLOCK)) {
                 clock = column;
-            } else if (time < 0
-                    && (TIMES.stream().anyMatch(heading::contains) || isTime(rows, column, zone, order))) {
+            } else if (time < 0 && (TIMES.stream().anyMatch(heading::contains) || isTime(rows, column, zone, order))) {
                 time = column;
             } else if (unit < 0 && UNITS.stream().anyMatch(heading::contains) && named(rows, column, units)) {
                 unit = column;
@@ -77,7 +76,8 @@ public final class Guess {
 
     private static boolean all(List<List<String>> rows, int column, Pattern written) {
         return cells(rows, column).findAny().isPresent()
-                && cells(rows, column).allMatch(cell -> written.matcher(cell.strip()).matches());
+                && cells(rows, column)
+                        .allMatch(cell -> written.matcher(cell.strip()).matches());
     }
 
     private static boolean depths(List<List<String>> rows, int column) {
@@ -114,7 +114,8 @@ public final class Guess {
     static DecimalSign sign(List<List<String>> rows, Columns columns) {
         boolean comma = rows.stream().anyMatch(row -> {
             for (int column = 0; column < row.size(); column++) {
-                if (!columns.takes(column) && COMMA.matcher(row.get(column).strip()).matches()) {
+                if (!columns.takes(column)
+                        && COMMA.matcher(row.get(column).strip()).matches()) {
                     return true;
                 }
             }

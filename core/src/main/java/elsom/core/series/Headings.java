@@ -33,7 +33,8 @@ public record Headings(List<String> names, int rows) {
             for (int column = 0; column < Math.min(names.size(), below.size()); column++) {
                 String unit = below.get(column).strip();
                 String bare = unit.replaceAll("^[\\[(]|[\\])]$", "");
-                if (UnitOfMeasure.spelled(bare).isPresent() && !names.get(column).contains(bare)) {
+                if (UnitOfMeasure.spelled(bare).isPresent()
+                        && !names.get(column).contains(bare)) {
                     names.set(column, names.get(column) + " [" + bare + "]");
                 }
             }

@@ -3,7 +3,6 @@ package elsom.core.series;
 import elsom.core.quantity.Quantity;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
-import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Instrument;
 import elsom.core.trial.Look;
 import elsom.core.trial.Reading;
@@ -44,8 +43,7 @@ public record Landing(List<Landed> readings, int there, List<String> nowhere) {
      *
      * @param sensed what endpoints that sensors give are made of
      */
-    public static List<Endpoint> endpoints(
-            List<Endpoint> all, Map<EndpointCode, Measurand> sensed, Measurand what) {
+    public static List<Endpoint> endpoints(List<Endpoint> all, Map<EndpointCode, Measurand> sensed, Measurand what) {
         return all.stream()
                 .filter(endpoint -> endpoint.measured() && endpoint.size() == 1 && endpoint.among() == 0)
                 .filter(endpoint -> endpoint.unit().dimension() == what.unit().dimension())
@@ -84,18 +82,22 @@ public record Landing(List<Landed> readings, int there, List<String> nowhere) {
                 nowhere.add(one.what().label() + " of " + one.sample() + ", " + one.written() + ": " + homeless.get());
                 continue;
             }
-            Landed landed = landed(record, number, Optional.ofNullable(asked.get(one.what())).orElseThrow(), one);
-            if (landed.standing().filter(reading -> same(reading, landed.value())).isPresent()) {
+            Landed landed = landed(
+                    record, number, Optional.ofNullable(asked.get(one.what())).orElseThrow(), one);
+            if (landed.standing()
+                    .filter(reading -> same(reading, landed.value()))
+                    .isPresent()) {
                 there++;
             } else {
                 readings.add(landed);
             }
         }
-        for (String code : sent) {
-            for (Measurand what : asked.keySet()) {
-                if (found.stream().noneMatch(one -> one.sample().equals(code) && one.what() == what)) {
-                    nowhere.add(what.label() + " of " + code + ": no answer came");
-                }
+        for (Measurand what : asked.keySet()) {
+            List<String> silent = sent.stream()
+                    .filter(code -> found.stream().noneMatch(one -> one.sample().equals(code) && one.what() == what))
+                    .toList();
+            if (!silent.isEmpty()) {
+                nowhere.add(what.label() + ": no answer came for " + String.join(", ", silent));
             }
         }
         return new Landing(readings, there, nowhere);
@@ -144,8 +146,9 @@ public record Landing(List<Landed> readings, int there, List<String> nowhere) {
         }
         return landed.standing()
                 .filter(reading -> reading.value() != null)
-                .filter(reading -> reading.instrument() != Instrument.LABORATORY
-                        && reading.instrument() != Instrument.SENSOR)
-                .map(reading -> reading.typedText() + " stands there, " + reading.instrument().label() + "; it is kept");
+                .filter(reading ->
+                        reading.instrument() != Instrument.LABORATORY && reading.instrument() != Instrument.SENSOR)
+                .map(reading -> reading.typedText() + " stands there, "
+                        + reading.instrument().label() + "; it is kept");
     }
 }

@@ -108,12 +108,12 @@ public final class Moments {
     private static String ofDay(String clock) {
         if (SHARE_OF_DAY.matcher(clock).matches()) {
             double share = Double.parseDouble(clock.replace(',', '.'));
-            return CLOCK.format(LocalTime.ofSecondOfDay(
-                    Math.min((long) SECONDS_A_DAY - 1, Math.round(share * SECONDS_A_DAY))));
+            return CLOCK.format(
+                    LocalTime.ofSecondOfDay(Math.min((long) SECONDS_A_DAY - 1, Math.round(share * SECONDS_A_DAY))));
         }
         if (!TIME_OF_DAY.matcher(clock).matches()) {
-            throw new IllegalArgumentException("“" + DecimalSign.clipped(clock)
-                    + "” is no time of day; accepted: 14:30, 14:30:05, 2:30 PM");
+            throw new IllegalArgumentException(
+                    "“" + DecimalSign.clipped(clock) + "” is no time of day; accepted: 14:30, 14:30:05, 2:30 PM");
         }
         return clock;
     }

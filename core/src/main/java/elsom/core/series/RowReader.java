@@ -44,8 +44,8 @@ public final class RowReader {
 
     private static final Pattern FIGURES = Pattern.compile("[+-]?[0-9]+(?:[.,][0-9]*)?");
     private static final Pattern BELOW = Pattern.compile("[<≤]\\s*(.+)");
-    private static final Set<String> BELOW_SOMETHING =
-            Set.of("<lod", "<dl", "<loq", "<mdl", "< lod", "bdl", "bql", "n.d.", "nd", "below detection", "not detected");
+    private static final Set<String> BELOW_SOMETHING = Set.of(
+            "<lod", "<dl", "<loq", "<mdl", "< lod", "bdl", "bql", "n.d.", "nd", "below detection", "not detected");
 
     private final Mapping mapping;
     private final Moments moments;
@@ -113,7 +113,9 @@ public final class RowReader {
     }
 
     private static String optional(List<String> cells, int column) {
-        return column == Columns.NONE || column >= cells.size() ? "" : cells.get(column).strip();
+        return column == Columns.NONE || column >= cells.size()
+                ? ""
+                : cells.get(column).strip();
     }
 
     /**

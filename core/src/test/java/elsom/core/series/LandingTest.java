@@ -18,8 +18,8 @@ import org.junit.jupiter.api.Test;
 class LandingTest {
     private static final EndpointCode PH = new EndpointCode("ph");
 
-    private final Measured measured =
-            Measured.started(APlan.of("seedling-injury").list("clean", "lot").replicates(2).plan());
+    private final Measured measured = Measured.started(
+            APlan.of("seedling-injury").list("clean", "lot").replicates(2).plan());
     private final Look look = measured.lookFor("ph");
 
     private static LabTable table(String headings, String... rows) {
@@ -89,7 +89,8 @@ class LandingTest {
         ExperimentalUnit lost = measured.unit(1, 2);
         ExperimentalUnit unsent = measured.unit(2, 1);
         ExperimentalUnit silent = measured.unit(2, 2);
-        Measured read = measured.add(typed, look, "ph", 1, 6.2).lose(lost, measured.record().look(1).orElseThrow());
+        Measured read = measured.add(typed, look, "ph", 1, 6.2)
+                .lose(lost, measured.record().look(1).orElseThrow());
         Landing landing = landing(
                 read,
                 List.of(
@@ -107,13 +108,9 @@ class LandingTest {
                         line -> assertThat(line).contains("was lost before"),
                         line -> assertThat(line).contains("was not on the slip"),
                         line -> assertThat(line).contains("no such unit"),
-                        line -> assertThat(line).isEqualTo("pH of " + silent.code() + ": no answer came"));
+                        line -> assertThat(line).isEqualTo("pH: no answer came for " + silent.code()));
         Landing elsewhere = Landing.of(
-                read.record(),
-                1,
-                List.of(unsent.code().value()),
-                Map.of(Measurand.PH, PH),
-                List.of(ph(unsent, 6.6)));
+                read.record(), 1, List.of(unsent.code().value()), Map.of(Measurand.PH, PH), List.of(ph(unsent, 6.6)));
         assertThat(elsewhere.nowhere()).singleElement().asString().contains("does not take it");
     }
 

@@ -24,8 +24,7 @@ class RowReaderTest {
 
     private static RowReader reader(int unitColumn, DecimalSign sign) {
         return new RowReader(
-                Mapping.plain(
-                        Columns.of(0, unitColumn), ZoneId.of("UTC"), DayOrder.DAY_FIRST, sign, List.of(EC, WET)),
+                Mapping.plain(Columns.of(0, unitColumn), ZoneId.of("UTC"), DayOrder.DAY_FIRST, sign, List.of(EC, WET)),
                 UNITS,
                 NOW);
     }
@@ -76,7 +75,8 @@ class RowReaderTest {
         Channel twice = new Channel(4, Measurand.EC, UnitOfMeasure.MILLISIEMENS_PER_CENTIMETRE, 10, "K34");
         Mapping both = mapping(Columns.of(0, -1), DecimalSign.POINT, Channel.numbered(List.of(EC, twice)));
         assertThat(new RowReader(both, UNITS, NOW).read(List.of("2026-11-26 10:00", "", "1850", "", "1.75")))
-                .extracting(read -> read.channel().probe() + ": " + read.sample().value())
+                .extracting(
+                        read -> read.channel().probe() + ": " + read.sample().value())
                 .containsExactly("1: 1.85", "2: 1.75");
         assertThatThrownBy(() -> mapping(Columns.of(0, -1), DecimalSign.POINT, List.of(EC, twice)))
                 .hasMessageContaining("two columns would be the same series: EC");
@@ -92,11 +92,12 @@ class RowReaderTest {
     void aDayAndItsTimeOfDayMayStandInTwoColumns() {
         List<String> headings = List.of("Date", "Time", "K34 EC 50mm [mS/cm]", "K34 EC 6 in [mS/cm]");
         List<List<String>> rows = List.of(List.of("15 Nov 2026", "14:30", "1,2", "1,4"));
-        Mapping guess = Guess.of(headings, rows, UNITS, ZoneId.of("Europe/Berlin"))
-                .orElseThrow();
+        Mapping guess =
+                Guess.of(headings, rows, UNITS, ZoneId.of("Europe/Berlin")).orElseThrow();
         assertThat(guess.columns()).isEqualTo(new Columns(0, 1, -1, -1));
         assertThat(new RowReader(guess, UNITS, NOW).read(rows.get(0)))
-                .extracting(read -> read.depthCm() + " " + Instant.ofEpochMilli(read.sample().at()))
+                .extracting(read -> read.depthCm() + " "
+                        + Instant.ofEpochMilli(read.sample().at()))
                 .containsExactly("5.0 2026-11-15T13:30:00Z", "15.24 2026-11-15T13:30:00Z");
         RowReader reader = new RowReader(guess, UNITS, NOW);
         assertThatThrownBy(() -> reader.read(List.of("15 Nov 2026", "", "1,2", "1,4")))
@@ -105,8 +106,8 @@ class RowReaderTest {
                 .hasMessageContaining("“noon” is no time of day; accepted: 14:30");
         // A spreadsheet's day and its share of a day.
         assertThat(reader.read(List.of("46341", "0,604166667", "1,2", "1,4")))
-                .allSatisfy(read -> assertThat(Instant.ofEpochMilli(read.sample().at()))
-                        .isEqualTo("2026-11-15T13:30:00Z"));
+                .allSatisfy(read ->
+                        assertThat(Instant.ofEpochMilli(read.sample().at())).isEqualTo("2026-11-15T13:30:00Z"));
     }
 
     @Test
@@ -117,7 +118,8 @@ class RowReaderTest {
                 .orElseThrow();
         RowReader reader = new RowReader(guess, UNITS, NOW);
         assertThat(rows.stream().flatMap(row -> reader.read(row).stream()))
-                .extracting(read -> read.unit() + " " + read.depthCm() + " " + read.sample().value())
+                .extracting(read ->
+                        read.unit() + " " + read.depthCm() + " " + read.sample().value())
                 .containsExactly("K34 10.0 1.2", "M12 30.0 0.025");
         assertThatThrownBy(() -> reader.read(List.of("K34", "deep", "2026-11-15 14:30", "1.2")))
                 .hasMessageContaining("“deep” is no depth; accepted: 10");
@@ -145,7 +147,8 @@ class RowReaderTest {
         assertThat(reader.read(List.of("2026-11-26 10:10", "-77,0"))).isEmpty();
         assertThat(reader.read(List.of("2026-11-26 10:20", "Dry"))).isEmpty();
         assertThat(reader.read(List.of("2026-11-26 10:30", "-9999"))).isEmpty();
-        assertThatThrownBy(() -> reader.read(List.of("2026-11-26 10:30", "<low"))).hasMessageContaining("“low”");
+        assertThatThrownBy(() -> reader.read(List.of("2026-11-26 10:30", "<low")))
+                .hasMessageContaining("“low”");
     }
 
     @Test
@@ -194,7 +197,8 @@ class RowReaderTest {
         assertThat(RowReader.newestFirst(listed, rows)).isFalse();
         RowReader reader = new RowReader(listed, UNITS, NOW);
         assertThat(rows.stream().flatMap(row -> reader.read(row).stream()))
-                .extracting(read -> read.unit() + Instant.ofEpochMilli(read.sample().at()))
+                .extracting(
+                        read -> read.unit() + Instant.ofEpochMilli(read.sample().at()))
                 .contains("K342026-10-25T00:10:00Z", "M122026-10-25T00:10:00Z", "M122026-10-25T01:10:00Z")
                 .doesNotHaveDuplicates();
     }

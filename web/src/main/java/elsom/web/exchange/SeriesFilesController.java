@@ -15,7 +15,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 @Controller
 class SeriesFilesController {
     private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
-    private static final List<String> COLUMNS = List.of("at", "unit", "what", "depth_cm", "probe", "value", "value_unit");
+    private static final List<String> COLUMNS =
+            List.of("at", "unit", "what", "depth_cm", "probe", "value", "value_unit");
 
     private final SeriesStore store;
 

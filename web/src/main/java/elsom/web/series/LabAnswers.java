@@ -55,7 +55,9 @@ class LabAnswers {
             return new Outcome(
                     false,
                     "Nothing was taken: somebody typed readings there in the meantime. Try again.",
-                    meanwhile.stream().map(one -> one.ref().unit() + ": " + one.typedText()).toList());
+                    meanwhile.stream()
+                            .map(one -> one.ref().unit() + ": " + one.typedText())
+                            .toList());
         }
         List<String> listed = new ArrayList<>(table.missing());
         listed.addAll(landing.nowhere());
@@ -75,7 +77,9 @@ class LabAnswers {
                 landed.value(),
                 landed.written().startsWith("<")
                         ? landed.written()
-                        : Decimals.upTo(landed.value(), record.endpoint(landed.ref().endpoint()).decimals() + 2),
+                        : Decimals.upTo(
+                                landed.value(),
+                                record.endpoint(landed.ref().endpoint()).decimals() + 2),
                 record.endpoint(landed.ref().endpoint()).unit(),
                 slip.sampledAt(),
                 clock.instant(),

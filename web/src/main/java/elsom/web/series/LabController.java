@@ -80,8 +80,7 @@ class LabController {
      *
      * @param outcome what became of an answer that was just taken in; null for none
      */
-    public record LabPage(
-            TrialHeader header, LabForm form, List<Line> slips, LabAnswers.@Nullable Outcome outcome) {}
+    public record LabPage(TrialHeader header, LabForm form, List<Line> slips, LabAnswers.@Nullable Outcome outcome) {}
 
     /** A slip; {@code ready} is whether it is answered, {@code look} whether it names one, {@code read} how far it came. */
     public record Line(
@@ -106,8 +105,7 @@ class LabController {
                     "kit/closed",
                     Map.of(
                             "page",
-                            ClosedPage.beforeStart(
-                                    TrialHeader.of(record, clock.instant(), TrialHeader.Step.BENCH))));
+                            ClosedPage.beforeStart(TrialHeader.of(record, clock.instant(), TrialHeader.Step.BENCH))));
         }
         return page(record, LabForm.begin(record, measures(record), clock.instant()), null, HttpStatus.OK);
     }
@@ -254,8 +252,9 @@ class LabController {
     private LabSlips.Slip placed(TrialRecord record, int number) {
         LabSlips.Slip slip = slip(record, number);
         if (slip.endpoints().isEmpty()) {
-            throw new Refusal("Slip " + number + " names no endpoint of a look, so its answer is a course only: take its"
-                    + " file in under Sensors.");
+            throw new Refusal(
+                    "Slip " + number + " names no endpoint of a look, so its answer is a course only: take its"
+                            + " file in under Sensors.");
         }
         return slip;
     }
@@ -303,9 +302,9 @@ class LabController {
             if (slip.units().contains(unit.code().value())) {
                 List<String> row = new ArrayList<>(List.of(sampled, unit.code().value()));
                 slip.asked()
-                        .forEach(what -> row.add(LabAnswer.value(
-                                        what, unit.code().value(), truths.living(record, unit), slip.number())
-                                .replace('.', ',')));
+                        .forEach(what -> row.add(
+                                LabAnswer.value(what, unit.code().value(), truths.living(record, unit), slip.number())
+                                        .replace('.', ',')));
                 rows.add(row);
             }
         }

@@ -53,8 +53,7 @@ final class LabForm {
     /** A thing the laboratory can measure. */
     public record Line(Measurand what, List<Choice> choices) {}
 
-    static LabForm sent(
-            TrialRecord record, List<Measure> measures, Map<String, String> typed, List<String> units) {
+    static LabForm sent(TrialRecord record, List<Measure> measures, Map<String, String> typed, List<String> units) {
         return new LabForm(record, measures, typed, units);
     }
 
@@ -99,8 +98,7 @@ final class LabForm {
     }
 
     private long away(Look look, Instant now) {
-        return Math.abs(
-                look.plannedAt(record.trial().start()).getEpochSecond() - now.getEpochSecond());
+        return Math.abs(look.plannedAt(record.trial().start()).getEpochSecond() - now.getEpochSecond());
     }
 
     private List<Endpoint> endpoints(Measurand what) {
@@ -115,10 +113,11 @@ final class LabForm {
         String chosen = text(what.name());
         List<Choice> choices = new ArrayList<>();
         choices.add(new Choice("", "not asked", chosen.isEmpty()));
-        endpoints(what).forEach(endpoint -> choices.add(new Choice(
-                endpoint.code().value(),
-                "asked: “" + endpoint.name() + "” of the look",
-                endpoint.code().value().equals(chosen))));
+        endpoints(what)
+                .forEach(endpoint -> choices.add(new Choice(
+                        endpoint.code().value(),
+                        "asked: “" + endpoint.name() + "” of the look",
+                        endpoint.code().value().equals(chosen))));
         choices.add(new Choice(COURSE, "asked, a course only", COURSE.equals(chosen)));
         return new Line(what, List.copyOf(choices));
     }
@@ -188,8 +187,7 @@ final class LabForm {
                 : Optional.empty();
     }
 
-    private void becomes(
-            Optional<Look> look, Measurand what, Endpoint endpoint, Map<Measurand, EndpointCode> becomes) {
+    private void becomes(Optional<Look> look, Measurand what, Endpoint endpoint, Map<Measurand, EndpointCode> becomes) {
         if (look.filter(one -> !one.endpoints().contains(endpoint.code())).isPresent()) {
             String takes = record.looks().stream()
                     .filter(one -> one.endpoints().contains(endpoint.code()))
@@ -197,7 +195,8 @@ final class LabForm {
                     .collect(Collectors.joining(", "));
             problems.put(
                     what.name(),
-                    "“" + endpoint.name() + "” is not taken at “" + look.orElseThrow().name()
+                    "“" + endpoint.name() + "” is not taken at “"
+                            + look.orElseThrow().name()
                             + "”, so its answer would land nowhere. "
                             + (takes.isEmpty() ? "No look takes it." : "Looks that take it: " + takes + "."));
         }

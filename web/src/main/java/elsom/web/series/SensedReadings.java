@@ -59,7 +59,9 @@ class SensedReadings {
             return readings == 0 && missing.isEmpty()
                     ? ""
                     : readings + (readings == 1 ? " reading" : " readings") + " entered, one a unit and look"
-                            + (missing.isEmpty() ? "" : "; " + missing.size() + " missing, as the sensor was silent: " + named())
+                            + (missing.isEmpty()
+                                    ? ""
+                                    : "; " + missing.size() + " missing, as the sensor was silent: " + named())
                             + (fewer > 0 ? "; " + fewer + " of fewer probes than the unit has" : "") + ".";
         }
 

@@ -14,7 +14,10 @@ import elsom.core.series.RowReader;
 record SeriesKey(String unit, Measurand what, double depthCm, int probe) {
     static SeriesKey of(RowReader.Read read) {
         return new SeriesKey(
-                read.unit(), read.channel().what(), read.depthCm(), read.channel().probe());
+                read.unit(),
+                read.channel().what(),
+                read.depthCm(),
+                read.channel().probe());
     }
 
     /** "EC at 10 cm". */

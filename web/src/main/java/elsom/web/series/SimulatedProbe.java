@@ -96,11 +96,7 @@ public class SimulatedProbe {
                 NAME,
                 ProbeLog.headings(),
                 Mapping.plain(
-                        Columns.of(0, 1),
-                        record.trial().zone(),
-                        DayOrder.DAY_FIRST,
-                        DecimalSign.POINT,
-                        channels));
+                        Columns.of(0, 1), record.trial().zone(), DayOrder.DAY_FIRST, DecimalSign.POINT, channels));
         sensed.enter(trial, station);
     }
 }

@@ -11,8 +11,10 @@ import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
 import elsom.web.AppTest;
 import elsom.web.Web;
+import elsom.web.trial.Logbook;
 import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
 import java.io.ByteArrayOutputStream;
@@ -29,6 +31,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.dhatim.fastexcel.Workbook;
@@ -57,6 +60,9 @@ class SeriesIT {
 
     @Autowired
     private SeriesStore store;
+
+    @Autowired
+    private Logbook logbook;
 
     private TrialId trial = new TrialId(1);
     private String unit = "";
@@ -337,6 +343,71 @@ class SeriesIT {
         assertThat(web.get("/device/lab/" + trial + "/" + number + ".csv").body())
                 .contains("has not measured yet");
         assertThat(web.get(lab + "/99").statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void aLaboratorysAnswerBecomesReadingsAtTheLookOfItsSlip() throws Exception {
+        Web web = new Web(port);
+        TrialId charcoal = lists.search("charcoal take", 0, 10).trials().get(0).id();
+        TrialRecord before = trials.snapshot(charcoal);
+        String first = before.units().get(0).code().value();
+        String second = before.units().get(1).code().value();
+        Look look = before.looks().get(before.looks().size() - 1);
+        EndpointCode ph = new EndpointCode("ph");
+        assertThat(look.endpoints()).contains(ph);
+        ReadingRef ref = new ReadingRef(new UnitCode(first), look.number(), ph);
+        logbook.undo(charcoal, before.current(ref).orElseThrow().id(), "Bench A", UUID.randomUUID());
+        String lab = "/trials/" + charcoal + "/lab";
+        Map<String, String> asked = new HashMap<>(Map.of(
+                "PH", "ph", "look", String.valueOf(look.number()), "sampled", "2026-11-01T10:00", "unit", first));
+        String number = web.post(lab, asked)
+                .headers()
+                .firstValue("location")
+                .orElseThrow()
+                .replaceFirst(".*/", "");
+        byte[] answer = ("Sample;pH\n" + first + ";6,41\n" + second + ";6,6\n").getBytes(StandardCharsets.UTF_8);
+        assertThat(web.upload(lab + "/" + number + "/file", "answer.csv", answer, Map.of())
+                        .body())
+                .contains("1 reading entered at")
+                .contains("pH of " + second + ", 6,6: its sample was not on the slip");
+        assertThat(trials.snapshot(charcoal).current(ref).orElseThrow()).satisfies(reading -> {
+            assertThat(reading.value()).isEqualTo(6.41);
+            assertThat(reading.instrument()).isEqualTo(Instrument.LABORATORY);
+            assertThat(reading.takenAt().atZone(before.trial().zone()).toLocalDateTime())
+                    .isEqualTo("2026-11-01T10:00");
+        });
+        assertThat(web.upload(lab + "/" + number + "/file", "answer.csv", answer, Map.of())
+                        .body())
+                .contains("0 readings entered")
+                .contains("1 stood there already");
+        asked.put("look", "1");
+        assertThat(web.post(lab, asked).body()).contains("so its answer would land nowhere");
+    }
+
+    @Test
+    void aLoggersFileWithTwoProbesARowOfUnitsAndTwoColumnsOfTimesIsRecognised() throws Exception {
+        String day = String.valueOf(yesterday.toLocalDate());
+        String address = address(send(
+                "probes.csv",
+                "Date,Time," + unit + " Light 50mm," + unit + " Light 5 cm",
+                ",,µmol/m²s,µmol/m²s",
+                day + ",10:30,120,<50",
+                day + ",10:20,110,90"));
+        Web web = new Web(port);
+        assertThat(web.get(address).body()).contains("Recognised from its headings");
+        Map<String, String> chosen = mapping(here(), "POINT", "TIME", "CLOCK", "LIGHT//5/" + unit, "LIGHT//5/" + unit);
+        chosen.put("below", "LIMIT");
+        assertThat(taken(address, chosen))
+                .contains("4 values in 2 series added")
+                .contains("1 value was below a limit of detection: taken as the limit itself");
+        assertThat(store.all(trial).stream().map(SeriesStore.Head::key).toList())
+                .contains(new SeriesKey(unit, Measurand.LIGHT, 5, 1), new SeriesKey(unit, Measurand.LIGHT, 5, 2));
+        assertThat(series(Measurand.LIGHT, 5, unit).orElseThrow().first())
+                .isEqualTo(yesterday
+                        .toLocalDate()
+                        .atTime(10, 20)
+                        .atZone(ZoneId.systemDefault())
+                        .toInstant());
     }
 
     @Test
