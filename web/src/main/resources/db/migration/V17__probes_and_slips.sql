@@ -10,3 +10,7 @@ alter table lab_slip add endpoints varchar(2000) default '' not null;
 alter table lab_slip add sampled_at timestamp(9) with time zone;
 update lab_slip set sampled_at = sent_at;
 alter table lab_slip alter column sampled_at set not null;
+
+-- What the earlier trial was drawn from: by it and the question a series is found again in another store.
+alter table plan add came_from_seed bigint;
+create index plan_came_from_seed on plan(came_from_seed);

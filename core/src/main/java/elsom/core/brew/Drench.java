@@ -28,8 +28,10 @@ public final class Drench {
      * @param treatments numbers of the brews' treatments
      * @param parts of water to one of brew; 0 for undiluted
      * @param rateMl a pot each time
+     * @param said what else is to be known of the brews; may be empty
      */
-    public static Plan plan(TrialRecord brews, List<Integer> treatments, int parts, double rateMl, Instant now) {
+    public static Plan plan(
+            TrialRecord brews, List<Integer> treatments, int parts, double rateMl, String said, Instant now) {
         List<PlannedTreatment> drenches = new ArrayList<>();
         drenches.add(PlannedTreatment.of("plain water", "leaf mould", ControlKind.CONTROL));
         for (Treatment treatment : brews.treatments()) {
@@ -60,7 +62,8 @@ public final class Drench {
                 .from(new PlanOrigin(
                         brews.trial().id().value(),
                         brews.trial().question(),
-                        "The brews are used: " + Math.round(rateMl) + " mL a pot, " + diluted(parts),
+                        "The brews are used: " + Math.round(rateMl) + " mL a pot, " + diluted(parts)
+                                + (said.isEmpty() ? "" : ". " + said),
                         List.of()));
     }
 

@@ -14,20 +14,28 @@ import java.util.OptionalDouble;
  */
 public record AtDepth(Lot lot, double depthCm, Optional<RetentionCurve> curve) {
     private static final double WHOLE = 100;
-    private static final double ALIKE_CM = 0.5;
+    static final double ALIKE_CM = 0.5;
 
     public static AtDepth of(Lot lot, double depthCm) {
-        Optional<LotFigure> water = lot.best(Property.WATER);
+        Optional<LotFigure> water = lot.best(Property.WATER, depthCm);
         boolean there = water.isEmpty() || Math.abs(water.get().depthCm() - depthCm) < ALIKE_CM;
         return new AtDepth(
                 lot, depthCm, there ? Optional.empty() : LotCurve.of(lot).map(LotCurve::curve));
     }
 
+    /** The figure that a property's value comes from. */
+    public Optional<LotFigure> told(Property property) {
+        return lot.best(property, depthCm);
+    }
+
     /** A property's value; empty when it is not known. */
     public OptionalDouble value(Property property) {
-        OptionalDouble told = lot.value(property);
-        if (!property.byDepth() || told.isEmpty() || curve.isEmpty()) {
-            return told;
+        Optional<LotFigure> told = told(property);
+        if (told.isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        if (!property.byDepth() || curve.isEmpty() || told.get().measuredAt(depthCm)) {
+            return OptionalDouble.of(told.get().value());
         }
         double water = FittedMedium.water(curve.get(), depthCm);
         return OptionalDouble.of(

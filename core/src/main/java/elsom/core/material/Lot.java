@@ -33,6 +33,9 @@ public record Lot(
         String cautions,
         String recipe,
         List<LotFigure> figures) {
+    private static final Comparator<LotFigure> TRUST =
+            Comparator.comparing(LotFigure::origin, Comparator.reverseOrder()).thenComparing(LotFigure::on);
+
     public Lot {
         Bounds.name("a lot", name, Bounds.NAME);
         Bounds.name("a material", material, Bounds.NAME);
@@ -64,10 +67,18 @@ public record Lot(
 
     /** The figure to go by: the best trusted origin, and of its figures the latest. */
     public Optional<LotFigure> best(Property property) {
+        return figures.stream().filter(figure -> figure.property() == property).max(TRUST);
+    }
+
+    /**
+     * The figure to go by at a depth: what was measured there before what has to be converted to it, however trusted or new
+     * that is.
+     */
+    Optional<LotFigure> best(Property property, double depthCm) {
         return figures.stream()
-                .filter(figure -> figure.property() == property)
-                .max(Comparator.comparing(LotFigure::origin, Comparator.reverseOrder())
-                        .thenComparing(LotFigure::on));
+                .filter(figure -> figure.property() == property && figure.measuredAt(depthCm))
+                .max(TRUST)
+                .or(() -> best(property));
     }
 
     /** The value to go by. */

@@ -36,6 +36,13 @@ public record LotFigure(
         return new LotFigure(property, value, origin, said, on, 0, 0);
     }
 
+    /** Whether it was measured in a medium of that depth, rather than told for any, or at another. */
+    boolean measuredAt(double otherCm) {
+        return property.byDepth()
+                && (origin == Origin.MEASURED || origin == Origin.LAB)
+                && Math.abs(depthCm - otherCm) < AtDepth.ALIKE_CM;
+    }
+
     /** The same, whatever its trial's number is in this store. */
     public LotFigure untied() {
         return new LotFigure(property, value, origin, said, on, depthCm, 0);

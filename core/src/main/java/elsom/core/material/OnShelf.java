@@ -36,7 +36,7 @@ public record OnShelf(Lot lot, double depthCm, Optional<Prediction> prediction, 
         for (Property property : Property.values()) {
             OptionalDouble own = at.value(property);
             if (own.isPresent()) {
-                all.put(property, new Known(own.getAsDouble(), lot.best(property)));
+                all.put(property, new Known(own.getAsDouble(), at.told(property)));
             } else {
                 prediction
                         .map(found -> found.value(property))

@@ -166,7 +166,7 @@ public record Notebook(String question, List<Measured> measured, Optional<LocalD
                         List.of()),
                 new Schedule(zone, start, null, List.of(), List.of(look), List.of(), Hours.ANY),
                 Rules.USUAL,
-                new PlanOrigin(0, question, unknown(), List.of(), FollowUp.NOTEBOOK));
+                new PlanOrigin(0, question, unknown(), List.of(), FollowUp.NOTEBOOK, null));
     }
 
     private List<Measure> measures() {

@@ -1,6 +1,7 @@
 package elsom.core.sums;
 
 import elsom.core.panel.ForcedChoice;
+import elsom.core.panel.Tasted;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.stats.Interval;
@@ -60,10 +61,7 @@ final class TastingSums {
         ForcedChoice choice = new ForcedChoice(kind, tasters, chosen);
         Interval tell = choice.discriminators();
         OptionalInt least = ForcedChoice.leastOf(kind, tasters);
-        SumAnswer answer = SumAnswer.of((!choice.shown()
-                                ? "Not shown: " + no
-                                : choice.otherWay() ? "Yes, the other is preferred" : "Yes, " + yes)
-                        + ". " + chosen + " of " + tasters + " (p " + Decimals.significant(choice.p(), 2) + ").")
+        SumAnswer answer = SumAnswer.of(headline(choice, yes, no))
                 .line(
                         kind == ForcedChoice.Kind.PAIR ? "Who prefer it beyond an even split" : "Who can truly tell",
                         Decimals.percent(choice.discriminating(), 0) + " % (95 % interval "
@@ -97,5 +95,19 @@ final class TastingSums {
                                         + " lot, nobody talks.")
                         .mind(
                                 "Ask for allergies first; nothing that was sprayed, drenched or grown in a suspect lot is tasted."));
+    }
+
+    private static String headline(ForcedChoice choice, String yes, String no) {
+        String votes = choice.chosen() + " of " + choice.tasters();
+        if (choice.tasters() < Tasted.LEAST_PANEL) {
+            return (choice.tasters() == 1
+                            ? "One taster’s vote is not a panel"
+                            : choice.tasters() + " tasters are not a panel")
+                    + ": " + votes + ". From " + Tasted.LEAST_PANEL + " people on something is said here.";
+        }
+        String says = !choice.shown()
+                ? "Not shown: " + no
+                : choice.otherWay() ? "Yes, the other is preferred" : "Yes, " + yes;
+        return says + ". " + votes + " (p " + Decimals.significant(choice.p(), 2) + ").";
     }
 }

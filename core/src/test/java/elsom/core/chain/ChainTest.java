@@ -34,7 +34,7 @@ class ChainTest {
                 .plan();
         plan = plan.with(plan.schedule().startingTogether(APlan.START.plus(Duration.ofDays(days))));
         if (number > 1) {
-            plan = plan.from(new PlanOrigin(number - 1, plan.question(), "again", List.of(), why));
+            plan = plan.from(new PlanOrigin(number - 1, plan.question(), "again", List.of(), why, null));
         }
         TrialRecord record = Measured.started(plan)
                 .read("fresh-mass", 1, scattered(none))

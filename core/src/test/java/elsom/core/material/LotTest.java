@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import elsom.core.column.FittedMedium;
 import elsom.core.mix.Property;
+import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -70,5 +71,21 @@ class LotTest {
         assertThat(FittedMedium.water(curve.curve(), 6)).isCloseTo(0.55, within(1e-3));
         assertThat(FittedMedium.water(curve.curve(), 18)).isCloseTo(0.40, within(1e-3));
         assertThat(LotCurve.of(Lot.named("ash", "ash", MaterialKind.AMENDMENT))).isEmpty();
+    }
+
+    @Test
+    void whatWasMeasuredAtADepthGoesBeforeWhatIsConvertedToItHoweverNew() {
+        Lot lot = Lot.named("LM-1", "leaf mould", MaterialKind.ORGANIC)
+                .with(List.of(
+                        water(62, 4, AShelf.MAY.minusYears(1)),
+                        water(50, 10, AShelf.MAY),
+                        LotFigure.of(Property.AIR, 25, Origin.LAB, "", AShelf.MAY)));
+        assertThat(AtDepth.of(lot, 4).value(Property.WATER)).hasValue(62);
+        assertThat(AtDepth.of(lot, 10).value(Property.WATER)).hasValue(50);
+        assertThat(AtDepth.of(lot, 7).value(Property.WATER).orElseThrow()).isBetween(50.0, 62.0);
+    }
+
+    private static LotFigure water(double percent, double depthCm, LocalDate on) {
+        return new LotFigure(Property.WATER, percent, Origin.MEASURED, "drained", on, depthCm, 0);
     }
 }

@@ -268,4 +268,20 @@ class SumsTest {
                         .sentence())
                 .contains("zero point is off");
     }
+
+    @ParameterizedTest
+    @CsvSource({
+        "triangle, tasters=5;right=5, '5 tasters are not a panel: 5 of 5. From 6 people on something is said here.'",
+        "preference, tasters=1;chose=1, 'One taster’s vote is not a panel: 1 of 1. From 6 people on something is said here.'",
+        "triangle, tasters=6;right=6, 'Yes, they can tell. 6 of 6 (p 0.0014).'"
+    })
+    void fewerThanSixAreNoPanel(String code, String typed, String headline) {
+        assertThat(Sums.find(code)
+                        .orElseThrow()
+                        .worked(typed(typed))
+                        .answer()
+                        .orElseThrow()
+                        .sentence())
+                .isEqualTo(headline);
+    }
 }

@@ -12,7 +12,9 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import net.fortuna.ical4j.data.CalendarOutputter;
 import net.fortuna.ical4j.model.Calendar;
@@ -36,8 +38,9 @@ final class CalendarFile {
      */
     static String of(Plan plan, long trial, String address, Instant now) {
         Calendar calendar = empty();
+        Names names = new Names();
         for (PlanEvent event : PlanEvents.of(plan)) {
-            calendar.add(event(event, plan, trial, address, now));
+            calendar.add(event(event, plan, names.once(trial, event.kind(), event.at(), event.title()), address, now));
         }
         return written(calendar);
     }
@@ -49,6 +52,7 @@ final class CalendarFile {
      */
     static String of(List<TrialLists.Due> agenda, String host, Instant now) {
         Calendar calendar = empty();
+        Names names = new Names();
         for (TrialLists.Due due : agenda) {
             VEvent entry = new VEvent(
                     due.at(),
@@ -56,7 +60,7 @@ final class CalendarFile {
                     due.title() + " · " + due.question());
             described(
                     entry,
-                    due.trial() + "/" + due.kind() + "/" + due.at() + "/" + due.title(),
+                    names.once(due.trial().value(), due.kind(), due.at(), due.title()),
                     due.detail()
                             + (due.care().progress().isEmpty()
                                     ? ""
@@ -66,6 +70,17 @@ final class CalendarFile {
             calendar.add(entry);
         }
         return written(calendar);
+    }
+
+    /** What tells events apart: the second of two that are alike, as two feeds at one hour, is another. */
+    private static final class Names {
+        private final Map<String, Integer> given = new HashMap<>();
+
+        String once(long trial, PlanEvent.Kind kind, Instant at, String title) {
+            String name = trial + "/" + kind + "/" + at + "/" + title;
+            int times = given.merge(name, 1, Integer::sum);
+            return times == 1 ? name : name + "/" + times;
+        }
     }
 
     private static Calendar empty() {
@@ -93,9 +108,8 @@ final class CalendarFile {
         entry.add(new DtStamp(now.truncatedTo(ChronoUnit.SECONDS)));
     }
 
-    private static VEvent event(PlanEvent event, Plan plan, long trial, String address, Instant now) {
+    private static VEvent event(PlanEvent event, Plan plan, String name, String address, Instant now) {
         VEvent entry = new VEvent(event.at(), event.at().plus(event.takes()), event.title() + " · " + plan.question());
-        String name = trial + "/" + event.kind() + "/" + event.at() + "/" + event.title();
         described(
                 entry,
                 name,

@@ -20,6 +20,11 @@ public final class Times {
         return DAY_AND_TIME.format(instant.atZone(zone));
     }
 
+    /** "Wed 25 Nov 2026, 14:05", for what is read years later. */
+    public static String dated(Instant instant, ZoneId zone) {
+        return day(instant, zone) + ", " + time(instant, zone);
+    }
+
     /** "14:05". */
     public static String time(Instant instant, ZoneId zone) {
         return TIME.format(instant.atZone(zone));

@@ -85,10 +85,10 @@ class PlanController {
                         new NotFound("A plan has no part called “" + name + "”.", "/trials/" + trial, "To the plan"));
     }
 
-    private PartOfForm reader(PlanPart part) {
+    private PartOfForm reader(PlanPart part, Plan plan) {
         return switch (part) {
             case QUESTION -> new QuestionPart();
-            case TREATMENTS -> new TreatmentsPart(containers.all());
+            case TREATMENTS -> new TreatmentsPart(TreatmentsPart.offered(plan, containers.all()));
             case SIZE -> new SizePart();
             case BENCH -> new BenchPart();
             case DATES -> new DatesPart();
@@ -99,7 +99,7 @@ class PlanController {
     private Form form(PlanPart part, Plan plan) {
         return switch (part) {
             case READY, LABELS, START -> Form.sent(Map.of());
-            default -> reader(part).of(plan);
+            default -> reader(part, plan).of(plan);
         };
     }
 
@@ -113,7 +113,12 @@ class PlanController {
             case QUESTION -> Pages.QuestionPage.of(frame.drawing(Pages.swatchesOf(plan)), plan, form, problems);
             case TREATMENTS ->
                 Pages.TreatmentsPage.of(
-                        frame.drawing(Pages.swatches()), plan, form, problems, containers.all(), lots.fillings());
+                        frame.drawing(Pages.swatches()),
+                        plan,
+                        form,
+                        problems,
+                        TreatmentsPart.offered(plan, containers.all()),
+                        lots.fillings());
             case SIZE ->
                 new SizePages.SizePage(
                         frame,
@@ -159,9 +164,8 @@ class PlanController {
                     "Say why, in up to " + Amendment.LONGEST_REASON
                             + " characters: it shows in the findings. Accepted: away that week.");
         }
-        PartOfForm reader = reader(part);
         Function<Plan, Optional<Plan>> change = plan -> {
-            Plan changed = read(reader, form, plan, problems);
+            Plan changed = read(reader(part, plan), form, plan, problems);
             return problems.none() ? Optional.of(changed) : Optional.empty();
         };
         try {
@@ -173,7 +177,8 @@ class PlanController {
                         + (stay || !draft ? part.href(trial) : part.next().href(trial)));
             }
             if (revised instanceof Plans.Revised.Stale stale) {
-                Changed.meanwhile(form, reader.of(stale.now().plan()), problems);
+                Changed.meanwhile(
+                        form, reader(part, stale.now().plan()).of(stale.now().plan()), problems);
                 return refused(trial, part, stale.now(), form, problems, HttpStatus.CONFLICT);
             }
         } catch (Refusal refused) {
@@ -206,7 +211,8 @@ class PlanController {
         PlanPart part = part(trial, name);
         Form form = Form.sent(request.getParameterMap());
         Problems problems = new Problems();
-        Plan changed = read(reader(part), form, plans.plan(new TrialId(trial)), problems);
+        Plan plan = plans.plan(new TrialId(trial));
+        Plan changed = read(reader(part, plan), form, plan, problems);
         Object preview = switch (part) {
             case TREATMENTS -> Pages.TreatmentsPreview.of(changed, form, problems);
             case SIZE -> sizePreview(changed, form, problems);

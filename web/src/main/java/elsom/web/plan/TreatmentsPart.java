@@ -22,6 +22,7 @@ import elsom.core.trial.TreatmentProperty;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -38,10 +39,24 @@ final class TreatmentsPart implements PartOfForm {
     private static final int LONGEST_MIX = Bounds.MIX;
     private static final double BRIM = 1.02;
 
-    private final List<Container> shelf;
+    private final List<Container> offered;
 
-    TreatmentsPart(List<Container> shelf) {
-        this.shelf = shelf;
+    TreatmentsPart(List<Container> offered) {
+        this.offered = offered;
+    }
+
+    /**
+     * Containers that can be chosen: the plan's own as they are in it, whether they are on the shelf or not, and those of
+     * the shelf.
+     */
+    static List<Container> offered(Plan plan, List<Container> shelf) {
+        Map<String, Container> byName = new LinkedHashMap<>();
+        byName.put(plan.pots().container().name(), plan.pots().container());
+        plan.treatments().all().stream()
+                .flatMap(treatment -> Optional.ofNullable(treatment.container()).stream())
+                .forEach(own -> byName.putIfAbsent(own.name(), own));
+        shelf.forEach(one -> byName.putIfAbsent(one.name(), one));
+        return List.copyOf(byName.values());
     }
 
     @Override
@@ -201,7 +216,7 @@ final class TreatmentsPart implements PartOfForm {
 
     private Optional<Container> container(String field, String name, Problems problems) {
         Optional<Container> found =
-                shelf.stream().filter(c -> c.name().equals(name)).findFirst();
+                offered.stream().filter(c -> c.name().equals(name)).findFirst();
         if (found.isEmpty()) {
             problems.add(field, "Choose a container from the shelf.");
         }

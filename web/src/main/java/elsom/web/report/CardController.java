@@ -90,7 +90,7 @@ class CardController {
     private static LookLine line(TrialRecord record, Look look) {
         return new LookLine(
                 look.name(),
-                Times.dayAndTime(
+                Times.dated(
                         look.plannedAt(record.trial().start()), record.trial().zone()),
                 look.endpoints().stream()
                         .map(code -> record.endpoint(code).name())

@@ -85,7 +85,7 @@ record ReportPage(
                 findings.units().size() <= MOST_RAW && findings.kinds().size() <= MOST_KINDS
                         ? findings.units()
                         : List.of(),
-                "Made " + Times.dayAndTime(now, record.trial().zone()) + " by Elsom " + version + ", trial "
+                "Made " + Times.dated(now, record.trial().zone()) + " by Elsom " + version + ", trial "
                         + record.trial().id()
                         + (plan.copied() ? "" : ", seed " + record.trial().seed())
                         + ". Every figure is the mean of its units ± their standard deviation; intervals hold at 95 %,"
@@ -124,7 +124,7 @@ record ReportPage(
                         + value(reading, endpoint) + ", "
                         + reading.reason().label().toLowerCase(Locale.ROOT) + " ("
                         + reading.station() + ", "
-                        + Times.dayAndTime(reading.recordedAt(), record.trial().zone()) + ").");
+                        + Times.dated(reading.recordedAt(), record.trial().zone()) + ").");
             }
         }
         return lines;
@@ -139,7 +139,7 @@ record ReportPage(
     private static String changed(TrialRecord record, Amendment amendment) {
         return String.join(" ", amendment.changes()) + " Why: " + amendment.reason() + " ("
                 + amendment.station() + ", "
-                + Times.dayAndTime(amendment.at(), record.trial().zone()) + ").";
+                + Times.dated(amendment.at(), record.trial().zone()) + ").";
     }
 
     /** What a notebook says of how it was done, and what it does not. */
@@ -226,7 +226,7 @@ record ReportPage(
     /** One time for all, or the time of each group of treatments. */
     private static String starts(TrialRecord record, Plan plan) {
         return plan.starts().entrySet().stream()
-                .map(start -> Times.dayAndTime(start.getKey(), record.trial().zone())
+                .map(start -> Times.dated(start.getKey(), record.trial().zone())
                         + (plan.starts().size() > 1 ? ": " + String.join(", ", start.getValue()) : ""))
                 .collect(Collectors.joining("; "));
     }
@@ -248,7 +248,7 @@ record ReportPage(
                 wrong.add(mishap.units().stream().map(UnitCode::value).collect(Collectors.joining(" ")) + ": "
                         + mishap.kind().label().toLowerCase(Locale.ROOT)
                         + (mishap.note().isEmpty() ? "" : ", " + mishap.note()) + " ("
-                        + Times.dayAndTime(mishap.happenedAt(), record.trial().zone()) + ").");
+                        + Times.dated(mishap.happenedAt(), record.trial().zone()) + ").");
             }
         }
         long corrections = record.readings().stream()

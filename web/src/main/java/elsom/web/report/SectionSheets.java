@@ -1,6 +1,7 @@
 package elsom.web.report;
 
 import elsom.core.quantity.Sentence;
+import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.section.Account;
 import elsom.core.section.Amount;
 import elsom.core.section.Cell;
@@ -101,10 +102,10 @@ final class SectionSheets {
         row.add(standing.at());
         row.add(fact.label());
         row.add(fact.term());
-        row.add(amount == null ? null : number(amount.value()));
-        row.add(amount == null ? null : number(amount.low()));
-        row.add(amount == null ? null : number(amount.high()));
-        row.add(amount == null ? null : amount.unit().symbol());
+        row.add(amount == null ? null : SheetNumber.of(amount.value(), amount.unit()));
+        row.add(amount == null ? null : number(amount.low(), amount.unit()));
+        row.add(amount == null ? null : number(amount.high(), amount.unit()));
+        row.add(amount == null ? null : unit(amount));
         row.add(fact.value().shown());
         row.add(fact.remark());
         row.add(standing.note());
@@ -124,7 +125,7 @@ final class SectionSheets {
 
         void look(Cell cell) {
             cell.amount().ifPresent(amount -> {
-                units.add(amount.unit().symbol());
+                units.add(unit(amount));
                 between |= amount.low().isPresent() || amount.high().isPresent();
                 scattered |= amount.sd().isPresent();
             });
@@ -151,16 +152,16 @@ final class SectionSheets {
 
         void fill(List<@Nullable Object> row, @Nullable Cell cell) {
             Amount amount = cell == null ? null : cell.amount().orElse(null);
-            row.add(amount != null ? number(amount.value()) : cell == null ? null : words(cell));
+            row.add(amount != null ? SheetNumber.of(amount.value(), amount.unit()) : cell == null ? null : words(cell));
             if (between) {
-                row.add(amount == null ? null : number(amount.low()));
-                row.add(amount == null ? null : number(amount.high()));
+                row.add(amount == null ? null : number(amount.low(), amount.unit()));
+                row.add(amount == null ? null : number(amount.high(), amount.unit()));
             }
             if (scattered) {
-                row.add(amount == null ? null : number(amount.sd()));
+                row.add(amount == null ? null : number(amount.sd(), amount.unit()));
             }
             if (units.size() > 1) {
-                row.add(amount == null ? null : amount.unit().symbol());
+                row.add(amount == null ? null : unit(amount));
             }
         }
 
@@ -217,11 +218,12 @@ final class SectionSheets {
         return heading.note().isEmpty() ? heading.name() : heading.name() + ", " + heading.note();
     }
 
-    private static @Nullable Double number(OptionalDouble value) {
-        return value.isPresent() ? number(value.getAsDouble()) : null;
+    private static @Nullable SheetNumber number(OptionalDouble value, UnitOfMeasure unit) {
+        return value.isPresent() ? SheetNumber.of(value.getAsDouble(), unit) : null;
     }
 
-    private static @Nullable Double number(double value) {
-        return Double.isFinite(value) ? value : null;
+    /** What a column is in; shares say it in their cells. */
+    private static String unit(Amount amount) {
+        return amount.unit() == UnitOfMeasure.PERCENT ? "" : amount.unit().symbol();
     }
 }

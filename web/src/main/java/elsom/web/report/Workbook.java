@@ -4,6 +4,7 @@ import elsom.core.audit.Fault;
 import elsom.core.figure.FigureKind;
 import elsom.core.figure.UnitResult;
 import elsom.core.plan.PlanSentence;
+import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.results.Findings;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.ExperimentalUnit;
@@ -76,8 +77,13 @@ final class Workbook {
                 Object cell = cells[column];
                 if (cell instanceof Integer || cell instanceof Long) {
                     sheet.value(row, column, ((Number) cell).longValue());
+                } else if (cell instanceof SheetNumber number) {
+                    sheet.value(row, column, number.value());
+                    sheet.style(row, column).format(number.format()).set();
                 } else if (cell instanceof Number number) {
-                    sheet.value(row, column, number);
+                    SheetNumber plain = SheetNumber.plain(number.doubleValue());
+                    sheet.value(row, column, plain.value());
+                    sheet.style(row, column).format(plain.format()).set();
                 } else if (cell instanceof LocalDateTime at) {
                     sheet.value(row, column, at);
                     sheet.style(row, column).format("yyyy-mm-dd hh:mm").set();
@@ -141,10 +147,6 @@ final class Workbook {
                 });
     }
 
-    private static @Nullable Double finite(double value) {
-        return Double.isFinite(value) ? value : null;
-    }
-
     private void fair(ReportTold told) {
         Rows rows = new Rows(book, "Fair test", "Weight", "Seen", "Why it matters", "Which way", "Next time", "Units");
         for (Fault fault : told.audit().faults()) {
@@ -163,7 +165,9 @@ final class Workbook {
         List<String> heads = new ArrayList<>(Arrays.asList(
                 "Unit", "Treatment", "Replicate", "Block", "Bench", "Row", "Column", "Filled, mL", "Lost"));
         kinds.forEach(kind -> heads.add(kind.label()
-                + (kind.unit().symbol().isEmpty() ? "" : ", " + kind.unit().symbol())));
+                + (kind.unit().symbol().isEmpty() || kind.unit() == UnitOfMeasure.PERCENT
+                        ? ""
+                        : ", " + kind.unit().symbol())));
         Rows rows = new Rows(book, "Units", heads.toArray(String[]::new));
         Map<UnitCode, UnitResult> results = findings.map(Findings::units).orElse(List.of()).stream()
                 .collect(Collectors.toMap(one -> one.unit().code(), Function.identity()));
@@ -184,7 +188,7 @@ final class Workbook {
                         result == null
                                 ? null
                                 : result.figure(kind)
-                                        .map(figure -> finite(figure.value()))
+                                        .map(figure -> SheetNumber.of(figure.value(), kind.unit()))
                                         .orElse(null));
             }
             rows.add(cells.toArray());
@@ -221,7 +225,7 @@ final class Workbook {
                     record.look(reading.ref().look()).map(Look::name).orElse(""),
                     endpoint.name(),
                     reading.ref().subReading(),
-                    reading.value(),
+                    reading.value() == null ? null : SheetNumber.fixed(reading.value(), endpoint.decimals()),
                     endpoint.unit().symbol(),
                     reading.typedText(),
                     local(reading.takenAt()),

@@ -33,20 +33,33 @@ interface PlanMapper {
     }
 
     @Insert("""
-            merge into plan (trial_id, document, came_from) key (trial_id)
-            values (#{id}, #{document}, #{from, jdbcType=BIGINT})""")
-    void keep(@Param("id") TrialId id, @Param("document") String document, @Nullable @Param("from") Long from);
+            merge into plan (trial_id, document, came_from, came_from_seed) key (trial_id)
+            values (#{id}, #{document}, #{from, jdbcType=BIGINT}, #{seed, jdbcType=BIGINT})""")
+    void keep(
+            @Param("id") TrialId id,
+            @Param("document") String document,
+            @Nullable @Param("from") Long from,
+            @Nullable @Param("seed") Long seed);
 
     /** Keeps a plan with the number of the trial it was made from. */
     default void keep(TrialId id, Plan plan) {
         keep(
                 id,
                 PlanJson.write(plan),
-                plan.origin() == null ? null : plan.origin().trial());
+                plan.origin() == null ? null : plan.origin().trial(),
+                plan.origin() == null ? null : plan.origin().seed());
     }
 
-    /** Trials whose plans were made from one, the earliest first. */
-    @Select("select trial_id from plan where came_from = #{id} and trial_id > #{id} order by trial_id")
+    /** The number of a trial that asks so and was drawn from that seed; of copies the nearest before one, which it is not. */
+    @Select("""
+            select id from trial where seed = #{seed} and question = #{question} and id <> #{but}
+            order by case when id < #{but} then 0 else 1 end, abs(id - #{but}) limit 1""")
+    Optional<Long> asked(@Param("question") String question, @Param("seed") long seed, @Param("but") TrialId but);
+
+    /** Trials whose plans may have been made from one, the earliest first. */
+    @Select("""
+            select trial_id from plan where came_from = #{id} and trial_id > #{id}
+            or came_from_seed = (select seed from trial where id = #{id}) order by trial_id""")
     List<Long> madeFrom(TrialId id);
 
     /** What the lists of trials show, kept beside the plan it comes from. */

@@ -23,8 +23,10 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -64,7 +66,18 @@ public class Plans {
     /** Begins a trial as a draft, once for its token. */
     @Transactional
     public TrialId begin(Plan plan, UUID token) {
-        return trials.create(new WholeTrial(plan.sketch(new TrialId(0)), plan, List.of()), token);
+        Plan known = knownAgain(plan);
+        return trials.create(new WholeTrial(known.sketch(new TrialId(0)), known, List.of()), token);
+    }
+
+    /** A plan that says by its seed, too, which trial it came from, so that another store finds it. */
+    private Plan knownAgain(Plan plan) {
+        PlanOrigin origin = plan.origin();
+        return origin == null || origin.seed() != null
+                ? plan
+                : trials.find(new TrialId(origin.trial()))
+                        .map(before -> plan.from(origin.seeded(before.trial().seed())))
+                        .orElse(plan);
     }
 
     /** The plan of a trial; of one drawn before plans were kept, what its records tell. */
@@ -98,8 +111,15 @@ public class Plans {
     @Transactional(readOnly = true)
     public Optional<TrialRecord> earlier(TrialId id) {
         PlanOrigin origin = plan(id).origin();
-        // Numbers tell nothing in a store the plan was sent to: the trial must be an earlier one that asks the same.
-        return origin == null || origin.trial() >= id.value()
+        if (origin == null) {
+            return Optional.empty();
+        }
+        // Numbers tell nothing in a store the plan was sent to: there the trial is known by its question and its seed.
+        Long seed = origin.seed();
+        if (seed != null) {
+            return plans.asked(origin.question(), seed, id).flatMap(number -> trials.find(new TrialId(number)));
+        }
+        return origin.trial() >= id.value()
                 ? Optional.empty()
                 : trials.find(new TrialId(origin.trial()))
                         .filter(record -> record.trial().question().equals(origin.question()));
@@ -112,7 +132,10 @@ public class Plans {
     @Transactional(readOnly = true)
     public List<TrialId> chain(TrialId id) {
         TrialId first = id;
-        for (Optional<TrialRecord> before = earlier(first); before.isPresent(); before = earlier(first)) {
+        Set<TrialId> passed = new HashSet<>(Set.of(id));
+        for (Optional<TrialRecord> before = earlier(first);
+                before.isPresent() && passed.add(before.get().trial().id());
+                before = earlier(first)) {
             first = before.get().trial().id();
         }
         List<TrialId> chain = new ArrayList<>(List.of(first));
@@ -120,6 +143,7 @@ public class Plans {
             TrialId one = chain.get(i);
             plans.madeFrom(one).stream()
                     .map(TrialId::new)
+                    .filter(later -> !chain.contains(later))
                     .filter(later -> earlier(later)
                             .map(before -> before.trial().id().equals(one))
                             .orElse(false))

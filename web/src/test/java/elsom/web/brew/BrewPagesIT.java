@@ -16,6 +16,7 @@ import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
 import java.net.http.HttpResponse;
 import java.time.Clock;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -235,8 +236,13 @@ class BrewPagesIT {
         assertThat(post("/use", Map.of("token", UUID.randomUUID().toString(), "parts", "4"))
                         .statusCode())
                 .isEqualTo(422);
-        HttpResponse<String> begun = post(
-                "/use", Map.of("token", UUID.randomUUID().toString(), "treatment", "4", "parts", "4", "rate", "60"));
+        Map<String, String> use = new HashMap<>(
+                Map.of("token", UUID.randomUUID().toString(), "treatment", "4", "parts", "4", "rate", "60"));
+        HttpResponse<String> asked = post("/use", use);
+        assertThat(asked.statusCode()).isEqualTo(422);
+        assertThat(asked.body()).contains("should not go on plants as they are").contains("its 4 h are over");
+        use.put("reply", "AFRESH");
+        HttpResponse<String> begun = post("/use", use);
         String at = begun.headers().firstValue("location").orElseThrow();
         TrialId drench = new TrialId(Long.parseLong(at.replaceAll(".*/trials/(\\d+)/plan", "$1")));
         assertThat(plans.plan(drench).treatments().all())
@@ -245,6 +251,7 @@ class BrewPagesIT {
         assertThat(plans.plan(drench).pots().doseMl()).isEqualTo(60);
         PlanOrigin origin = Objects.requireNonNull(plans.plan(drench).origin());
         assertThat(origin.trial()).isEqualTo(first.value());
+        assertThat(origin.change()).contains("Brewed afresh");
         assertThat(plans.chain(first)).contains(drench);
     }
 

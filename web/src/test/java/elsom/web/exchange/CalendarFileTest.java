@@ -89,6 +89,24 @@ class CalendarFileTest {
                         before.stream().map(event -> value(event, "UID")).toList());
     }
 
+    private static Recurring feed(String note) {
+        return new Recurring(Recurring.Kind.FEED, note, Duration.ofDays(1), Duration.ofDays(7), Duration.ofDays(8));
+    }
+
+    @Test
+    void twoFeedsAtOneHourAreTwoEvents() throws Exception {
+        Plan twice = plan.with(plan.schedule()
+                .with(
+                        plan.schedule().looks(),
+                        List.of(feed("half strength"), feed("kelp")),
+                        plan.schedule().hours()));
+        assertThat(parsed(CalendarFile.of(twice, 7, "http://a/trials/7", NOW)).<VEvent>getComponents("VEVENT"))
+                .filteredOn(event -> value(event, "SUMMARY").startsWith(Recurring.Kind.FEED.label()))
+                .hasSize(4)
+                .extracting(event -> value(event, "UID"))
+                .doesNotHaveDuplicates();
+    }
+
     @Test
     void linesAreFoldedAndEndedAsTheStandardWants() {
         String text = CalendarFile.of(plan, 7, "http://127.0.0.1:8080/trials/7", NOW);

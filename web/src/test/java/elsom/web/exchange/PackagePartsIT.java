@@ -7,6 +7,8 @@ import elsom.core.brew.BrewReading;
 import elsom.core.brew.Smell;
 import elsom.core.panel.Tasting;
 import elsom.core.plan.APlan;
+import elsom.core.plan.Plan;
+import elsom.core.plan.PlanCopy;
 import elsom.core.practice.Levels;
 import elsom.core.practice.Setting;
 import elsom.core.trial.TrialId;
@@ -20,9 +22,11 @@ import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
@@ -122,6 +126,29 @@ class PackagePartsIT {
         TrialId copy = readIn(zip, token);
         assertThat(readIn(zip, token)).isEqualTo(copy);
         assertThat(tastings.of(copy)).hasSize(2);
+    }
+
+    /** As a zip of another store, in which nothing else asks the same. */
+    private static byte[] elsewhere(byte[] zip, String question) throws Exception {
+        UnaryOperator<String> asked = text -> text.replace(question, "Elsewhere: " + question);
+        return changed(changed(zip, "plan.json", asked), "trial.csv", asked);
+    }
+
+    /** Numbers are another store's: a series is known again by what its first trial asked and was drawn from. */
+    @Test
+    void aSeriesStaysASeriesInWhicheverOrderItsTrialsAreReadIn() throws Exception {
+        TrialId first = started(APlan.ofGrowth().list("leaf mould", "wood fibre"));
+        Plan plan = plans.plan(first);
+        Plan again = PlanCopy.anew(plan, trials.key(first), Set.of(), 3, AT.plus(Duration.ofDays(60)), 4711);
+        TrialId second = plans.begin(again, UUID.randomUUID());
+        assertThat(plans.chain(second)).containsExactly(first, second);
+        byte[] before = elsewhere(zip(first), plan.question());
+        byte[] after = elsewhere(zip(second), plan.question());
+        TrialId later = readIn(after, UUID.randomUUID());
+        assertThat(plans.chain(later)).containsExactly(later);
+        TrialId earlier = readIn(before, UUID.randomUUID());
+        assertThat(plans.chain(later)).containsExactly(earlier, later);
+        assertThat(plans.chain(first)).containsExactly(first, second);
     }
 
     /** A practice bench that came back as a trial would stand among real work, and be learned from. */
