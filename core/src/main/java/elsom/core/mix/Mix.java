@@ -23,9 +23,9 @@ public record Mix(List<Part> parts) {
     private static final Pattern BEFORE =
             Pattern.compile("(\\d+(?:[.,]\\d+)?)\\s*(?:%|parts?(?:\\s+of)?\\b)?\\s+(\\S.*)");
 
-    /** A name alone, which may hold an "and". */
+    /** A name alone, which may hold an "and", and figures as lots do: GW-31. */
     private static final Pattern PLAIN_NAME = Pattern.compile(
-            "(?!(?i:nothing known|no idea|unknown|not known|half |quarter |one |two |three |a |an |equal ))\\p{L}[\\p{L}\\p{M} '’()./&-]*");
+            "(?!(?i:nothing known|no idea|unknown|not known|half |quarter |one |two |three |a |an |equal ))\\p{L}(?:[\\p{L}\\p{M} '’()./&-]|(?<=[\\p{L}\\d-])\\d)*");
 
     /** One material. */
     public record Part(String material, double parts) {

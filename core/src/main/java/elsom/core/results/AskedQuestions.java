@@ -78,9 +78,17 @@ public final class AskedQuestions implements Analysis {
             findings.section(result);
         });
         judge.unread().forEach(findings::answer);
+        List<JudgedQuestion> single = judged.stream().filter(InOrder::fits).toList();
+        single.stream()
+                .flatMap(question -> InOrder.of(question).stream())
+                .distinct()
+                .forEach(findings::section);
         judged.forEach(question -> findings.section(question));
         judge.factorial().forEach(question -> interaction(question, findings));
-        ranked(judged, comparable.apply(evidence), findings);
+        ranked(
+                judged.stream().filter(question -> !single.contains(question)).toList(),
+                comparable.apply(evidence),
+                findings);
         judge.weighted().ifPresent(weighted -> findings.section(weighted));
     }
 

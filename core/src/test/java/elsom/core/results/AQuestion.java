@@ -25,6 +25,7 @@ import java.util.OptionalDouble;
 /** A judged question for tests: five units of each treatment, which scatter by ± 1 about a mean. */
 final class AQuestion {
     private static final double[] SCATTER = {-1, -0.5, 0, 0.5, 1};
+    private static final double[] SINGLE = {0};
     private static final EndpointCode MASS = new EndpointCode("mass");
 
     private final List<Arm> arms = new ArrayList<>();
@@ -34,6 +35,7 @@ final class AQuestion {
     private Direction direction = Direction.HIGHER;
     private Better better = Better.HIGHER;
     private OptionalDouble margin = OptionalDouble.empty();
+    private double[] scatter = SCATTER;
     private Ask.Against against = new Ask.Against.Control();
 
     /** Treatments named by letters, the first the control. */
@@ -41,6 +43,16 @@ final class AQuestion {
         AQuestion question = new AQuestion();
         for (double mean : means) {
             question.arm(String.valueOf((char) ('A' + question.arms.size())), question.arms.isEmpty(), mean);
+        }
+        return question;
+    }
+
+    /** One unit of each treatment. */
+    static AQuestion single(double... values) {
+        AQuestion question = new AQuestion();
+        question.scatter = SINGLE;
+        for (double value : values) {
+            question.arm(String.valueOf((char) ('A' + question.arms.size())), question.arms.isEmpty(), value);
         }
         return question;
     }
@@ -59,7 +71,7 @@ final class AQuestion {
     private void arm(String name, boolean control, double mean, String... levels) {
         int number = arms.size();
         arms.add(new Arm(String.valueOf((char) ('A' + number)), name, List.of(levels), control));
-        for (double off : SCATTER) {
+        for (double off : scatter) {
             units.add(new Observed(name + off, number, 0, 0, 0, 0, new Value.Measured(mean + off)));
         }
     }

@@ -6,6 +6,7 @@ import elsom.core.plan.Asked;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
+import elsom.core.plan.FollowUp;
 import elsom.core.plan.Hours;
 import elsom.core.plan.LevelsText;
 import elsom.core.plan.Measure;
@@ -373,11 +374,21 @@ final class DemoPlans {
         Plan listed = plan.with(
                         Treatments.listed(List.of(
                                 PlannedTreatment.of("Bag one", "wood fibre", ControlKind.CONTROL),
-                                PlannedTreatment.of("Bag two", "wood fibre + GW-31", ControlKind.NONE),
+                                PlannedTreatment.of("Bag two", "1 wood fibre + 1 GW-31", ControlKind.NONE),
                                 PlannedTreatment.of("Bag three", "composted bracken", ControlKind.NONE))),
                         plan.pots())
                 .with(in(LayoutKind.COMPLETELY_RANDOM, 1, Site.named("Potting bench"), 0, 8108));
-        return asking(listed, asks(List.of(), 0, "fresh-mass", Direction.HIGHER, 10, true));
+        Plan uncared = listed.with(listed.schedule()
+                .with(listed.schedule().looks(), List.of(), listed.schedule().hours()));
+        return asking(uncared, asks(List.of(), 0, "fresh-mass", Direction.HIGHER, 10, true))
+                .from(new PlanOrigin(
+                        0,
+                        plan.question(),
+                        "Not written down: where units stood, what they stood in, whether lots were drawn, water and feed, who"
+                                + " measured",
+                        List.of(),
+                        FollowUp.NOTEBOOK,
+                        null));
     }
 
     /** Buckets that start apart and end together, ready to start tomorrow: what the chosen roof-tray blend is drenched with. */

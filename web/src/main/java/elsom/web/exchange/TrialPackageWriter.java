@@ -39,7 +39,10 @@ final class TrialPackageWriter {
     static void write(WholeTrial whole, List<PackageParts.Filled> beside, Instant now, OutputStream out) {
         TrialRecord shown = whole.sealed() ? whole.record().codesOnly() : whole.record();
         try (ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
-            put(zip, DESCRIPTOR, bytes(descriptor(shown.trial(), whole.sealed(), beside, now)));
+            put(
+                    zip,
+                    DESCRIPTOR,
+                    bytes(descriptor(shown.trial(), whole.sealed(), whole.plan().copied(), beside, now)));
             for (PackageFile file : PackageFile.OF_TRIAL) {
                 zip.putNextEntry(new ZipEntry(file.path()));
                 table(whole, shown, file, zip);
@@ -99,12 +102,19 @@ final class TrialPackageWriter {
         zip.closeEntry();
     }
 
-    private static String descriptor(Trial trial, boolean sealed, List<PackageParts.Filled> beside, Instant now) {
+    private static String descriptor(
+            Trial trial, boolean sealed, boolean copied, List<PackageParts.Filled> beside, Instant now) {
         Map<String, Object> descriptor = new LinkedHashMap<>();
         descriptor.put("$schema", "https://datapackage.org/profiles/2.0/datapackage.json");
         descriptor.put("name", "trial-" + trial.id());
         descriptor.put("title", trial.question());
         descriptor.put("created", now.toString());
+        if (copied) {
+            descriptor.put(
+                    "description",
+                    "Copied from a notebook. Places, blocks, containers, volumes and the seed were not written down: what stands"
+                            + " there only fills the columns. What else is unknown is said in plan.json under origin.");
+        }
         List<Map<String, Object>> resources = new ArrayList<>();
         for (PackageFile file : PackageFile.OF_TRIAL) {
             resources.add(resource(file.table()));

@@ -79,10 +79,12 @@ record OverviewPage(
         boolean hidden = started && record.trial().blind();
         return new OverviewPage(
                 frame,
-                BenchMap.whole(record, unit -> face(record, unit)),
+                plan.copied() ? new BenchMap(List.of()) : BenchMap.whole(record, unit -> face(record, unit)),
                 hidden
                         ? List.of()
-                        : record.treatments().stream().map(t -> line(record, t)).toList(),
+                        : record.treatments().stream()
+                                .map(t -> line(record, t, plan.copied()))
+                                .toList(),
                 record.looks().stream()
                         .map(look -> look(record, protocol, look))
                         .toList(),
@@ -105,6 +107,9 @@ record OverviewPage(
     }
 
     private static String how(Plan plan) {
+        if (plan.copied()) {
+            return "Copied from a notebook: where units stood, and whether lots were drawn, was not written down.";
+        }
         int moved = plan.arrangement().moves().size();
         return plan.arrangement().kind().label() + ": "
                 + plan.arrangement().kind().purpose() + " Drawn from seed "
@@ -126,10 +131,20 @@ record OverviewPage(
                 base + (record.trial().started() ? "/bench?unit=" + unit.code() : "/plan/bench"));
     }
 
-    private static FillLine line(TrialRecord record, Treatment treatment) {
+    private static FillLine line(TrialRecord record, Treatment treatment, boolean copied) {
         List<ExperimentalUnit> units = record.units().stream()
                 .filter(unit -> unit.treatment() == treatment.number())
                 .toList();
+        String codes = units.stream().map(unit -> unit.code().value()).sorted().collect(Collectors.joining(" "));
+        if (copied) {
+            return new FillLine(
+                    Swatch.of(treatment),
+                    treatment.material().equals(treatment.name()) ? "" : treatment.material(),
+                    "not written down",
+                    "",
+                    String.valueOf(units.size()),
+                    codes);
+        }
         String volume = units.isEmpty() ? "" : Decimals.upTo(units.get(0).filledVolumeMl(), 0) + " mL";
         double litres =
                 units.stream().mapToDouble(ExperimentalUnit::filledVolumeMl).sum() / 1000;
@@ -139,7 +154,7 @@ record OverviewPage(
                 units.isEmpty() ? "" : units.get(0).container(),
                 volume,
                 units.isEmpty() ? "" : units.size() + " × = " + Decimals.upTo(litres, 1) + " L",
-                units.stream().map(unit -> unit.code().value()).sorted().collect(Collectors.joining(" ")));
+                codes);
     }
 
     private static LookLine look(TrialRecord record, Protocol protocol, Look look) {

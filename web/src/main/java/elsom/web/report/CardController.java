@@ -74,7 +74,9 @@ class CardController {
     private CardPage page(TrialRecord record, Plan plan) {
         return new CardPage(
                 TrialHeader.of(record, clock.instant(), TrialHeader.Step.REPORT),
-                BenchMap.of(record, unit -> new BenchMap.Face("", BenchMap.State.TODO, "/u/" + unit.code())),
+                plan.copied()
+                        ? new BenchMap(List.of())
+                        : BenchMap.of(record, unit -> new BenchMap.Face("", BenchMap.State.TODO, "/u/" + unit.code())),
                 record.trial().blind() ? List.of() : Swatch.of(record),
                 record.looks().stream().map(look -> line(record, look)).toList(),
                 rules(record, plan),

@@ -17,6 +17,7 @@ import java.io.OutputStream;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -55,7 +56,7 @@ final class Workbook {
                 writing.sections(told.get());
                 writing.fair(told.get());
             }
-            writing.units(told.map(ReportTold::findings));
+            writing.units(told.map(ReportTold::findings), copied(told));
             writing.readings();
         }
     }
@@ -104,7 +105,9 @@ final class Workbook {
         rows.add("kind", record.trial().protocol().value());
         rows.add("start", local(record.trial().start()));
         rows.add("time zone", record.trial().zone().getId());
-        rows.add("seed", record.trial().seed());
+        if (!copied(told)) {
+            rows.add("seed", record.trial().seed());
+        }
         rows.add("number in its store", record.trial().id().value());
         told.ifPresent(all -> {
             rows.add(
@@ -160,7 +163,12 @@ final class Workbook {
         }
     }
 
-    private void units(Optional<Findings> findings) {
+    /** Whether it was copied from a notebook, which tells no places and no containers. */
+    private static boolean copied(Optional<ReportTold> told) {
+        return told.filter(all -> all.plan().copied()).isPresent();
+    }
+
+    private void units(Optional<Findings> findings, boolean copied) {
         List<FigureKind> kinds = findings.map(Findings::kinds).orElse(List.of());
         List<String> heads = new ArrayList<>(Arrays.asList(
                 "Unit", "Treatment", "Replicate", "Block", "Bench", "Row", "Column", "Filled, mL", "Lost"));
@@ -172,16 +180,18 @@ final class Workbook {
         Map<UnitCode, UnitResult> results = findings.map(Findings::units).orElse(List.of()).stream()
                 .collect(Collectors.toMap(one -> one.unit().code(), Function.identity()));
         for (ExperimentalUnit unit : record.units()) {
-            List<@Nullable Object> cells = new ArrayList<>(List.of(
-                    unit.code().value(),
-                    record.treatment(unit).name(),
-                    unit.replicate(),
-                    unit.block(),
-                    record.bench(unit.position().bench()).name(),
-                    unit.position().row(),
-                    unit.position().column(),
-                    unit.filledVolumeMl(),
-                    record.ended(unit.code()).isPresent()));
+            List<@Nullable Object> cells = new ArrayList<>(
+                    List.of(unit.code().value(), record.treatment(unit).name(), unit.replicate()));
+            cells.addAll(
+                    copied
+                            ? Collections.<@Nullable Object>nCopies(5, null)
+                            : List.of(
+                                    unit.block(),
+                                    record.bench(unit.position().bench()).name(),
+                                    unit.position().row(),
+                                    unit.position().column(),
+                                    unit.filledVolumeMl()));
+            cells.add(record.ended(unit.code()).isPresent());
             UnitResult result = results.get(unit.code());
             for (FigureKind kind : kinds) {
                 cells.add(

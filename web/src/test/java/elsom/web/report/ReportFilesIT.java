@@ -18,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.test.context.TestPropertySource;
+import org.springframework.web.util.HtmlUtils;
 
 /** What a trial is handed over as: text, a spreadsheet, a card. */
 @AppTest
@@ -107,6 +108,47 @@ class ReportFilesIT {
                 .isBetween(15.6, 15.8);
         assertThat(twenty.getCellText(heads.indexOf("Answer"))).isEqualTo("better");
         assertThat(sheets.get("Readings").size()).isGreaterThan(200);
+    }
+
+    /** What a notebook did not tell is in none of its files, and the order of its single units is in all. */
+    @Test
+    void filesOfACopiedNotebookInventNothing() throws Exception {
+        StringBuilder book = new StringBuilder();
+        try (ReadableWorkbook sheets = new ReadableWorkbook(
+                new ByteArrayInputStream(new Web(port).download(path("old notebook", "/trial.xlsx"))))) {
+            for (Sheet sheet : sheets.getSheets().toList()) {
+                sheet.read()
+                        .forEach(row -> row.forEach(cell ->
+                                book.append(cell == null ? "" : cell.getText()).append('|')));
+            }
+        }
+        Map<String, String> files = Map.of(
+                "report", words(get("old notebook", "/report")),
+                "text", get("old notebook", "/report.md"),
+                "spreadsheet", book.toString(),
+                "plan", words(get("old notebook", "/plan")),
+                "card", words(get("old notebook", "/card")));
+        for (String invented : List.of(
+                "8108",
+                "laid out by lot",
+                "Completely random",
+                "completely random",
+                "atered",
+                "1600",
+                "Potting bench",
+                "looked at 4")) {
+            files.forEach((name, text) -> assertThat(text).as(name).doesNotContain(invented));
+        }
+        assertThat(List.of(files.get("report"), files.get("text"), files.get("spreadsheet")))
+                .allSatisfy(text ->
+                        assertThat(text).contains("+48 %, chance unknown").contains("Not judged: one unit of each"));
+        assertThat(files.get("plan")).contains("was not written down");
+    }
+
+    private static String words(String html) {
+        String main = html.substring(html.indexOf("<main"), html.indexOf("</main>"));
+        return HtmlUtils.htmlUnescape(
+                main.replaceAll("(?s)<header.*?</header>", "").replaceAll("<[^>]*>", " "));
     }
 
     @Test

@@ -31,7 +31,8 @@ final class MixUnread implements PlanRule {
             } catch (IllegalArgumentException unreadable) {
                 noted.flag(
                         Flag.Severity.CAUTION,
-                        "The mix of " + treatment.name() + " can't be read: " + unreadable.getMessage() + ".",
+                        "The mix of " + treatment.name() + " can't be read: "
+                                + String.valueOf(unreadable.getMessage()).replaceFirst("\\.+$", "") + ".",
                         "Its batch can't be worked out.",
                         "Write parts: 3 leaf mould + 1 GW-32.");
             }
