@@ -85,7 +85,7 @@ public record DoseEffect(
         return new DoseEffect(
                 units,
                 observations.better() == Observations.Better.LOWER,
-                curve(observations, given, endOfScale),
+                curve(observations, given, endOfScale, tolerated),
                 tested(observations, given, alpha),
                 tolerated);
     }
@@ -101,12 +101,18 @@ public record DoseEffect(
 
     /** The curve alone, with what {@link #of} takes. */
     static Outcome<DoseCurve> curve(Observations observations, List<Given> given, OptionalDouble endOfScale) {
+        return curve(observations, given, endOfScale, 0);
+    }
+
+    private static Outcome<DoseCurve> curve(
+            Observations observations, List<Given> given, OptionalDouble endOfScale, double tolerated) {
         return unknown(observations, given)
                 .orElseGet(() -> curve(
                         observations.kind(),
                         units(observations, given),
                         observations.better() == Observations.Better.LOWER,
-                        endOfScale))
+                        endOfScale,
+                        tolerated))
                 .then(DoseEffect::throughMeans);
     }
 
@@ -152,7 +158,7 @@ public record DoseEffect(
     }
 
     private static Outcome<DoseCurve> curve(
-            EndpointKind kind, List<DoseUnit> units, boolean harmIsUp, OptionalDouble endOfScale) {
+            EndpointKind kind, List<DoseUnit> units, boolean harmIsUp, OptionalDouble endOfScale, double tolerated) {
         List<Level> levels = levels(units);
         if (levels.size() < FEWEST) {
             return Outcome.notEstimable("A curve needs " + FEWEST + " doses or more, the control among them; "
@@ -162,7 +168,7 @@ public record DoseEffect(
             return CountedCurves.of(
                     units.stream().map(unit -> counted(unit, harmIsUp)).toList(), harmIsUp);
         }
-        Optional<String> allOrNothing = allOrNothing(levels, harmIsUp);
+        Optional<String> allOrNothing = allOrNothing(levels, harmIsUp, tolerated);
         if (allOrNothing.isPresent()) {
             return Outcome.notEstimable(allOrNothing.get());
         }
@@ -204,7 +210,7 @@ public record DoseEffect(
     }
 
     /** Between which doses the whole effect happens, when no dose shows a part of it: then no slope can be told. */
-    private static Optional<String> allOrNothing(List<Level> levels, boolean harmIsUp) {
+    private static Optional<String> allOrNothing(List<Level> levels, boolean harmIsUp, double tolerated) {
         double none = levels.get(0).mean();
         double most = levels.stream()
                 .map(Level::mean)
@@ -227,6 +233,10 @@ public record DoseEffect(
         boolean clean = first < levels.size()
                 && levels.subList(1, first).stream().allMatch(l -> (l.mean() - none) / whole <= NOTHING)
                 && first > 1;
+        if (clean && Math.abs(whole) < tolerated) {
+            return Optional.of(
+                    "No strength did more than " + Decimals.threeDigits(Math.abs(whole)) + ", too little for a curve");
+        }
         return clean
                 ? Optional.of(
                         "All or nothing between " + number(levels.get(last).dose()) + " and "

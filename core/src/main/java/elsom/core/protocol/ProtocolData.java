@@ -11,6 +11,7 @@ import elsom.core.results.AskedQuestions;
 import elsom.core.results.EndpointCourses;
 import elsom.core.results.EndpointFigures;
 import elsom.core.results.Evidence;
+import elsom.core.results.Validity;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
 import elsom.core.trial.ProtocolCode;
@@ -18,6 +19,7 @@ import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TreatmentProperty;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -64,6 +66,17 @@ final class ProtocolData implements Protocol {
 
     private Optional<Scene.Expected> mustBe(Evidence evidence, Measure measure) {
         return Optional.ofNullable(expected.get(measure.endpoint().code()));
+    }
+
+    private Validity holds() {
+        return new Validity(
+                expected,
+                looks.stream()
+                        .filter(look -> look.endpoints().contains(EndpointCode.INJURY))
+                        .map(PlannedLook::after)
+                        .max(Comparator.naturalOrder())
+                        .map(last -> Map.of(EndpointCode.INJURY, last))
+                        .orElse(Map.of()));
     }
 
     @Override
@@ -150,15 +163,15 @@ final class ProtocolData implements Protocol {
     public List<Analysis> analyses() {
         List<Analysis> all = new ArrayList<>();
         if (diagnoses) {
-            all.add(new BioassayAnswers(new DoseAnswers(this::mustBe)));
+            all.add(new BioassayAnswers(new DoseAnswers(holds()), holds()));
         }
         all.addAll(own);
         if (doses && dosesLead) {
-            all.add(new DoseAnswers(this::mustBe));
+            all.add(new DoseAnswers(holds()));
         }
         all.add(AskedQuestions.ofReadings(this::mustBe));
         if (doses && !dosesLead) {
-            all.add(new DoseAnswers(this::mustBe));
+            all.add(new DoseAnswers(holds()));
         }
         all.add(new EndpointCourses());
         all.add(new EndpointFigures());

@@ -1,9 +1,7 @@
 package elsom.web.findings;
 
-import elsom.core.dose.WorkingRate;
 import elsom.core.protocol.Cautions;
 import elsom.core.protocol.dose.DoseResult;
-import elsom.core.stats.Outcome;
 import elsom.web.platform.NotFound;
 import java.util.List;
 import org.springframework.stereotype.Controller;
@@ -48,14 +46,9 @@ class WorkingStrengthController {
                 WorkingStrengthPage.of(
                         found.header(),
                         result,
-                        rate(result.lines().get(series), form.safety()),
+                        result.lines().get(series).rate(form.safety()),
                         form,
                         List.of(Cautions.ACID)));
         return "findings/mixing";
-    }
-
-    /** With another factor, unless there is no rate for another reason. */
-    private static Outcome<WorkingRate> rate(DoseResult.Line line, double factor) {
-        return line.rate().then(usual -> WorkingRate.of(line.effect(), factor));
     }
 }

@@ -83,7 +83,9 @@ public record WorkingStrengthPage(
                 found.map(one -> "It is " + one.of().label() + ", " + result.dose(one.basis())
                                 + ", over a safety factor of " + Decimals.upTo(one.factor(), 2) + ".")
                         .orElse(""),
-                found.map(one -> DoseWording.standing(result, one) + DoseWording.label(result, one))
+                found.map(one -> DoseWording.standing(result, one)
+                                + DoseWording.label(result, one)
+                                + (result.endsEarly().isEmpty() ? "" : " " + result.endsEarly()))
                         .orElse(""),
                 "For " + (result.crop().isBlank() ? "the species of the trial" : result.crop())
                         + " of the age it had there, and for the same stock"

@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 public final class PlanCheck {
     private static final List<PlanRule> RULES = List.of(
             new WithoutControl(),
+            new NoUntreatedDay(),
             new TiedChanges(),
             new UnequalNitrogen(),
             new ShortSeries(),

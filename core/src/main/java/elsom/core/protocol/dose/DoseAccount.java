@@ -2,6 +2,7 @@ package elsom.core.protocol.dose;
 
 import elsom.core.dose.DoseCurve;
 import elsom.core.dose.DoseEffect;
+import elsom.core.dose.WorkingRate;
 import elsom.core.figure.FigureKind;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Sentence;
@@ -14,6 +15,7 @@ import elsom.core.section.Door;
 import elsom.core.section.Fact;
 import elsom.core.section.Part;
 import elsom.core.section.Table;
+import elsom.core.stats.Outcome;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
 import java.util.List;
@@ -44,6 +46,10 @@ final class DoseAccount {
         if (result.lines().stream().anyMatch(line -> line.rate().asOptional().isPresent())) {
             account.door(Door.MIXING, result.kind().code());
         }
+        result.lines().stream()
+                .flatMap(line -> line.voided().stream())
+                .distinct()
+                .forEach(why -> account.caution("Nothing is claimed: " + why + "."));
         return account.method("", List.of(how(result.lines().get(0).effect()))).build();
     }
 
@@ -56,40 +62,57 @@ final class DoseAccount {
         return Part.drawn(DoseChart.of(record, result, line), tables.toArray(Table[]::new))
                 .named(line.name())
                 .standing(line.atLooks().stream()
-                        .map(at -> new Part.Standing(at.look().name(), facts(at), how(at.effect())))
+                        .map(at -> new Part.Standing(at.look().name(), facts(line, at), how(at.effect())))
                         .toList());
     }
 
-    private List<Fact> facts(DoseResult.AtLook at) {
+    private List<Fact> facts(DoseResult.Line line, DoseResult.AtLook at) {
+        Outcome<WorkingRate> rate = line.isLast(at) ? line.rate() : at.rate();
         return List.of(
                 Fact.leading(
-                        "To work with",
-                        rate(at),
-                        at.rate()
-                                .asOptional()
-                                .map(found -> DoseWording.standing(result, found))
-                                .orElseGet(() -> at.rate().whyNot().orElse("") + ".")),
-                Fact.of("No harm shown up to", "NOEC", noec(at)),
-                Fact.of("Harm from", "LOEC", loec(at)),
-                Fact.of(at.effect().meaning().tenth(), "EC10", effective(at, 10)),
-                Fact.of(at.effect().meaning().fifth(), "EC20", effective(at, 20)),
-                Fact.of(at.effect().meaning().half(), "EC50", effective(at, 50)));
+                        line.isLast(at) ? "To work with" : "Had it ended here, it would have allowed",
+                        rate(rate),
+                        rate.asOptional()
+                                .map(found -> DoseWording.standing(result, found)
+                                        + setBy(line, at)
+                                        + (result.endsEarly().isEmpty() ? "" : " " + result.endsEarly()))
+                                .orElseGet(() -> rate.whyNot().orElse("") + ".")),
+                Fact.of("No harm shown up to", "NOEC", noec(line, at)),
+                Fact.of("Harm from", "LOEC", loec(line, at)),
+                Fact.of(at.effect().meaning().tenth(), "EC10", effective(line, at, 10)),
+                Fact.of(at.effect().meaning().fifth(), "EC20", effective(line, at, 20)),
+                Fact.of(at.effect().meaning().half(), "EC50", effective(line, at, 50)));
     }
 
-    private Cell rate(DoseResult.AtLook at) {
-        return at.rate().asOptional().map(found -> dose(found.rate())).orElseGet(() -> Cell.none("none"));
+    private static String setBy(DoseResult.Line line, DoseResult.AtLook at) {
+        return line.limit()
+                .filter(limit -> line.isLast(at))
+                .map(limit -> " Set by " + Sentence.inside(limit.kind().label()) + ".")
+                .orElse("");
     }
 
-    private Cell noec(DoseResult.AtLook at) {
-        return tested(at, at.effect().tested().noec(), "none: the lowest harms");
+    private Cell rate(Outcome<WorkingRate> rate) {
+        return rate.asOptional().map(found -> dose(found.rate())).orElseGet(() -> Cell.none("none"));
     }
 
-    private Cell loec(DoseResult.AtLook at) {
-        return tested(at, at.effect().tested().loec(), "none tested");
+    /** What a NOEC of too few units may hide stands beside it. */
+    private Cell noec(DoseResult.Line line, DoseResult.AtLook at) {
+        Cell cell = tested(line, at, at.effect().tested().noec(), "none: the lowest harms");
+        OptionalDouble unseen = at.effect().tested().unseen();
+        return cell.amount().isEmpty() || at.effect().proven() || unseen.isEmpty()
+                ? cell
+                : cell.with(
+                        Double.isInfinite(unseen.getAsDouble())
+                                ? "any harm could be missed"
+                                : "harm of " + result.kind().finer().show(unseen.getAsDouble()) + " could be missed");
     }
 
-    private Cell tested(DoseResult.AtLook at, OptionalDouble found, String without) {
-        return at.effect().tested().refused().isPresent()
+    private Cell loec(DoseResult.Line line, DoseResult.AtLook at) {
+        return tested(line, at, at.effect().tested().loec(), "none tested");
+    }
+
+    private Cell tested(DoseResult.Line line, DoseResult.AtLook at, OptionalDouble found, String without) {
+        return line.voided().isPresent() || at.effect().tested().refused().isPresent()
                 ? Cell.none(UNTOLD)
                 : found.isPresent() ? dose(found.getAsDouble()) : Cell.none(without);
     }
@@ -98,7 +121,10 @@ final class DoseAccount {
         return Cell.number(result.dose(dose), Amount.of(dose, result.unit()));
     }
 
-    private Cell effective(DoseResult.AtLook at, double percent) {
+    private Cell effective(DoseResult.Line line, DoseResult.AtLook at, double percent) {
+        if (line.voided().isPresent()) {
+            return Cell.none(UNTOLD);
+        }
         Optional<DoseCurve.Effective> found = at.effect().effective(percent);
         if (found.isEmpty()) {
             return Cell.none(at.effect().curve().asOptional().isPresent() ? "can't be told" : Cell.NONE);
@@ -107,10 +133,10 @@ final class DoseAccount {
     }
 
     /** As narrow as a column wants it. */
-    private Cell brief(DoseResult.AtLook at, double percent) {
+    private Cell brief(DoseResult.Line line, DoseResult.AtLook at, double percent) {
         Optional<DoseCurve.Effective> found = at.effect().effective(percent);
-        return found.isEmpty()
-                ? effective(at, percent)
+        return found.isEmpty() || line.voided().isPresent()
+                ? effective(line, at, percent)
                 : Cell.number(DoseWording.brief(result, at.effect(), found.get()), amount(found));
     }
 
@@ -126,11 +152,11 @@ final class DoseAccount {
                         List.of(
                                 Column.<DoseResult.AtLook>words(
                                         "Look", at -> at.look().name()),
-                                Column.numbers("NOEC", this::noec),
-                                Column.numbers("LOEC", this::loec),
-                                Column.numbers("EC10", at -> brief(at, 10)),
-                                Column.numbers("EC50", at -> brief(at, 50)),
-                                Column.numbers("would have allowed", this::rate)),
+                                Column.numbers("NOEC", at -> noec(line, at)),
+                                Column.numbers("LOEC", at -> loec(line, at)),
+                                Column.numbers("EC10", at -> brief(line, at, 10)),
+                                Column.numbers("EC50", at -> brief(line, at, 50)),
+                                Column.numbers("would have allowed", at -> rate(at.rate()))),
                         line.atLooks())
                 .under(DoseTimes.of(result, line))
                 .folded();

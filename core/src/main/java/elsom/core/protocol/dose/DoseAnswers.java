@@ -5,19 +5,20 @@ import elsom.core.analysis.Observations;
 import elsom.core.dose.DoseEffect;
 import elsom.core.dose.WorkingRate;
 import elsom.core.figure.FigureKind;
-import elsom.core.flag.Scene;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
 import elsom.core.plan.Measure;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Question;
+import elsom.core.quantity.Sentence;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.results.Analysis;
 import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
 import elsom.core.results.Questions;
 import elsom.core.results.UnitValues;
+import elsom.core.results.Validity;
 import elsom.core.stats.Outcome;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
@@ -30,7 +31,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.BiFunction;
 import java.util.stream.IntStream;
 
 /** What each series of doses did, for every endpoint asked about: in any trial with a factor of measured doses. */
@@ -41,15 +41,15 @@ public final class DoseAnswers implements Analysis {
     private static final double QUARTER = 0.25;
     private static final double HUNDRED = 100;
 
-    private final BiFunction<Evidence, Measure, Optional<Scene.Expected>> expected;
+    private final Validity validity;
 
     /**
      * The analysis.
      *
-     * @param expected what the control must show for the trial to hold
+     * @param validity what must hold of the trial
      */
-    public DoseAnswers(BiFunction<Evidence, Measure, Optional<Scene.Expected>> expected) {
-        this.expected = expected;
+    public DoseAnswers(Validity validity) {
+        this.validity = validity;
     }
 
     @Override
@@ -61,11 +61,13 @@ public final class DoseAnswers implements Analysis {
                         && factors.get(i).levels().size() >= FEWEST_DOSES)
                 .boxed()
                 .findFirst()
-                .ifPresent(factor -> asked(evidence)
-                        .forEach(measure -> result(evidence, factor, measure).ifPresent(result -> {
+                .ifPresent(factor -> OneRate.of(asked(evidence).stream()
+                                .flatMap(measure -> result(evidence, factor, measure).stream())
+                                .toList())
+                        .forEach(result -> {
                             findings.answer(DoseWording.of(result));
                             findings.section(result);
-                        })));
+                        }));
     }
 
     private static List<Measure> asked(Evidence evidence) {
@@ -101,7 +103,13 @@ public final class DoseAnswers implements Analysis {
                         doses.labelRate() == null ? OptionalDouble.empty() : OptionalDouble.of(doses.labelRate()),
                         evidence.plan().asked().crop(),
                         looks.get(looks.size() - 1),
+                        endsEarly(evidence, code),
                         lines));
+    }
+
+    /** What is to be said of a trial that was looked at less long than such trials are. */
+    public String endsEarly(Evidence evidence, EndpointCode code) {
+        return validity.endsEarly(evidence, code).orElse("");
     }
 
     /** Treatments with their doses, apart for each level of the other factors. */
@@ -127,17 +135,29 @@ public final class DoseAnswers implements Analysis {
 
     public DoseResult.Line line(
             Evidence evidence, Measure measure, List<Look> looks, String name, List<DoseEffect.Given> given) {
+        Optional<String> voided = validity.failed(
+                evidence,
+                given.stream()
+                        .filter(one -> one.dose() == 0)
+                        .map(DoseEffect.Given::arm)
+                        .toList());
         List<DoseResult.AtLook> atLooks = looks.stream()
                 .map(look -> {
                     DoseEffect effect = effect(evidence, measure, look, given);
-                    return new DoseResult.AtLook(look, effect, rate(evidence, measure, effect));
+                    return new DoseResult.AtLook(look, effect, rate(voided, effect));
                 })
                 .toList();
+        Look last = looks.get(looks.size() - 1);
         return new DoseResult.Line(
                 name,
                 atLooks,
-                atLooks.get(atLooks.size() - 1).rate(),
-                looks.size() < 2 ? List.of() : areas(evidence, measure, looks, given));
+                validity.tooEarly(evidence, measure.endpoint().code(), last)
+                        .filter(early -> voided.isEmpty())
+                        .map(Outcome::<WorkingRate>notEstimable)
+                        .orElse(atLooks.get(atLooks.size() - 1).rate()),
+                looks.size() < 2 ? List.of() : areas(evidence, measure, looks, given),
+                voided,
+                Optional.empty());
     }
 
     private static DoseEffect effect(Evidence evidence, Measure measure, Look look, List<DoseEffect.Given> given) {
@@ -186,17 +206,9 @@ public final class DoseAnswers implements Analysis {
                 .orElse(usual);
     }
 
-    private Outcome<WorkingRate> rate(Evidence evidence, Measure measure, DoseEffect effect) {
-        Optional<Scene.Expected> must = expected.apply(evidence, measure);
-        Optional<DoseEffect.Level> control =
-                effect.levels().stream().filter(level -> level.dose() == 0).findFirst();
-        boolean failed = must.isPresent()
-                && control.isPresent()
-                && (control.get().mean() < must.get().range().low()
-                        || control.get().mean() > must.get().range().high());
-        return failed
-                ? Outcome.notEstimable("The control failed: " + must.get().sentence())
-                : WorkingRate.of(effect, WorkingRate.USUAL_FACTOR);
+    private static Outcome<WorkingRate> rate(Optional<String> voided, DoseEffect effect) {
+        return voided.map(why -> Outcome.<WorkingRate>notEstimable(Sentence.capital(why)))
+                .orElseGet(() -> WorkingRate.of(effect, WorkingRate.USUAL_FACTOR));
     }
 
     /** By the trapezoid rule over the looks at which a unit was read; a unit lost on the way is left out. */

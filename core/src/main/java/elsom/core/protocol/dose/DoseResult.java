@@ -22,6 +22,7 @@ import java.util.OptionalDouble;
  * @param factor what was given, as the plan calls it
  * @param unit of doses
  * @param crop in the plan's words; empty when it says none
+ * @param endsEarly what is to be said where the trial was looked at less long than such trials are; empty where it was not
  * @param lines one for each level of the other factors, such as a species
  */
 public record DoseResult(
@@ -32,6 +33,7 @@ public record DoseResult(
         OptionalDouble labelRate,
         String crop,
         Look look,
+        String endsEarly,
         List<Line> lines)
         implements Section {
     @Override
@@ -62,8 +64,16 @@ public record DoseResult(
      * @param atLooks its effect at each look so far, in order of time; the last is the one judged
      * @param rate to work with, by the last look
      * @param areas under each unit's course, for what was read at two looks or more
+     * @param voided why nothing can be claimed of it; empty when its control is as it must be
+     * @param limit the endpoint that allows less, and so sets the rate; empty when this one does
      */
-    public record Line(String name, List<AtLook> atLooks, Outcome<WorkingRate> rate, List<Area> areas) {
+    public record Line(
+            String name,
+            List<AtLook> atLooks,
+            Outcome<WorkingRate> rate,
+            List<Area> areas,
+            Optional<String> voided,
+            Optional<Limit> limit) {
         public Line {
             atLooks = List.copyOf(atLooks);
             areas = List.copyOf(areas);
@@ -72,7 +82,24 @@ public record DoseResult(
         public DoseEffect effect() {
             return atLooks.get(atLooks.size() - 1).effect();
         }
+
+        /** The same with a rate that another endpoint sets. */
+        Line limitedBy(Limit other) {
+            return new Line(name, atLooks, other.rate(), areas, voided, Optional.of(other));
+        }
+
+        /** The rate with another safety factor than the usual one, unless there is none for another reason. */
+        public Outcome<WorkingRate> rate(double factor) {
+            return rate.then(usual -> WorkingRate.of(limit.map(Limit::effect).orElse(effect()), factor));
+        }
+
+        boolean isLast(AtLook at) {
+            return at.equals(atLooks.get(atLooks.size() - 1));
+        }
     }
+
+    /** The endpoint that sets a rate, with what doses did to it. */
+    public record Limit(FigureKind kind, DoseEffect effect, Outcome<WorkingRate> rate) {}
 
     /** The effect at a look, with the rate that a trial which ended there would have allowed. */
     public record AtLook(Look look, DoseEffect effect, Outcome<WorkingRate> rate) {}
@@ -90,6 +117,10 @@ public record DoseResult(
 
     public DoseResult {
         lines = List.copyOf(lines);
+    }
+
+    DoseResult with(List<Line> other) {
+        return new DoseResult(kind, by, factor, unit, labelRate, crop, look, endsEarly, other);
     }
 
     /** A dose with its unit: "0.5 %". */

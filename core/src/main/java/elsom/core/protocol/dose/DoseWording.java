@@ -27,8 +27,10 @@ public final class DoseWording {
         List<String> details = new ArrayList<>();
         for (DoseResult.Line line : result.lines()) {
             withName(line, rate(result, line)).ifPresent(details::add);
-            withName(line, Optional.of(effective(result, line))).ifPresent(details::add);
-            withName(line, earlier(result, line)).ifPresent(details::add);
+            if (line.voided().isEmpty()) {
+                withName(line, Optional.of(effective(result, line))).ifPresent(details::add);
+                withName(line, earlier(result, line)).ifPresent(details::add);
+            }
         }
         result.sensitivity().map(DoseWording::sensitivity).ifPresent(details::add);
         return Findings.Answered.unasked(verdict(result)).with(details).about(result.kind());
@@ -40,12 +42,17 @@ public final class DoseWording {
 
     private static Verdict verdict(DoseResult result) {
         List<String> parts = result.lines().stream()
-                .map(line -> (line.name().isEmpty() ? "" : line.name() + ": ") + tested(result, line.effect()))
+                .map(line -> (line.name().isEmpty() ? "" : line.name() + ": ")
+                        + line.voided()
+                                .map(why -> "can't tell, for " + why)
+                                .orElseGet(() -> tested(result, line.effect())))
                 .toList();
         boolean harm = result.lines().stream()
-                .anyMatch(line -> line.effect().tested().loec().isPresent());
+                .anyMatch(line ->
+                        line.voided().isEmpty() && line.effect().tested().loec().isPresent());
         boolean told = result.lines().stream()
-                .allMatch(line -> line.effect().tested().refused().isEmpty());
+                .allMatch(line -> line.voided().isEmpty()
+                        && line.effect().tested().refused().isEmpty());
         return new Verdict(
                 !told ? Verdict.Firmness.CANT_TELL : harm ? Verdict.Firmness.SETTLED : Verdict.Firmness.SO_FAR,
                 result.factor() + ", " + Sentence.inside(result.kind().label()) + " at "
@@ -91,13 +98,27 @@ public final class DoseWording {
 
     /** What can be worked with, and whether just that was tested. */
     public static Optional<String> rate(DoseResult result, DoseResult.Line line) {
+        if (line.limit().isPresent()) {
+            return Optional.of(setElsewhere(result, line, line.limit().get()));
+        }
         return line.rate()
                 .asOptional()
                 .map(rate -> "To work with: " + result.dose(rate.rate()) + " at most, "
                         + rate.of().label() + ", " + result.dose(rate.basis()) + ", over a safety factor of "
                         + Decimals.upTo(rate.factor(), 2) + ". " + standing(result, rate)
-                        + label(result, rate))
+                        + label(result, rate)
+                        + (result.endsEarly().isEmpty() ? "" : " " + result.endsEarly()))
                 .or(() -> line.rate().whyNot().map(why -> "No rate to work with: " + why + "."));
+    }
+
+    /** One rate is worked with, the least: here another endpoint's. */
+    private static String setElsewhere(DoseResult result, DoseResult.Line line, DoseResult.Limit limit) {
+        String kind = Sentence.inside(limit.kind().label());
+        return limit.rate()
+                .asOptional()
+                .map(rate -> "The rate to work with is set by " + kind + ": " + result.dose(rate.rate()) + " at most.")
+                .orElseGet(() -> "No rate to work with, for " + kind + ": "
+                        + limit.rate().whyNot().orElse("it allows none") + ".");
     }
 
     /** What the label says where the rate would go beyond it; empty otherwise. */

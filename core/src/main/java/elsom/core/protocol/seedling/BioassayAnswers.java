@@ -1,7 +1,6 @@
 package elsom.core.protocol.seedling;
 
 import elsom.core.diagnosis.Diagnosis;
-import elsom.core.diagnosis.NextTest;
 import elsom.core.diagnosis.Seen;
 import elsom.core.dose.DoseEffect;
 import elsom.core.figure.FigureKind;
@@ -12,6 +11,7 @@ import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.results.Analysis;
 import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
+import elsom.core.results.Validity;
 import elsom.core.stats.Outcome;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
@@ -25,16 +25,20 @@ import java.util.stream.Collectors;
 
 /** Whether a lot injures seedlings, from which share on, in which plants, and what is likely the cause. */
 public final class BioassayAnswers implements Analysis {
-    /** The most injury a clean control may have: slight. */
-    private static final double CLEAN = 2;
-
     private static final String NOT_USED =
             "A lot that injures is not used at any share: put it in quarantine and look for the cause";
 
     private final DoseAnswers doses;
+    private final Validity validity;
 
-    public BioassayAnswers(DoseAnswers doses) {
+    /**
+     * The analysis.
+     *
+     * @param validity what must hold of the trial
+     */
+    public BioassayAnswers(DoseAnswers doses, Validity validity) {
         this.doses = doses;
+        this.validity = validity;
     }
 
     @Override
@@ -43,6 +47,9 @@ public final class BioassayAnswers implements Analysis {
                 .filter(measure -> measure.endpoint().code().equals(EndpointCode.INJURY))
                 .findFirst();
         LotArms arms = LotArms.of(evidence);
+        if (injury.isPresent() && arms.lots().isEmpty()) {
+            findings.answer(BioassayWording.withoutCleanMedium(arms));
+        }
         injury.ifPresent(measure -> arms.lots().stream()
                 .filter(lot -> arms.series(lot).keySet().stream()
                         .anyMatch(where -> where.remedy().isEmpty()))
@@ -74,23 +81,56 @@ public final class BioassayAnswers implements Analysis {
                         entry.getKey().plant(), entry.getKey().group(), entry.getValue()))
                 .sorted(Comparator.comparing(BioassayResult.Species::injured).reversed())
                 .toList();
-        Optional<String> refused = refused(species);
-        boolean asks = refused.isEmpty() && species.stream().anyMatch(BioassayResult.Species::injured);
-        LotSigns signs = new LotSigns(evidence, lines, series);
-        List<Seen> seen = asks ? signs.seen() : List.of();
-        Optional<Diagnosis> diagnosis =
-                asks ? Optional.of(Diagnosis.of(seen, evidence.likelihoods())) : Optional.empty();
-        Optional<NextTest> next = diagnosis.flatMap(found -> found.next(
-                seen.stream().map(Seen::sign).collect(Collectors.toSet()), signs.groups(), evidence.likelihoods()));
-        return new BioassayResult(lot, arms.clean(), looks.get(looks.size() - 1), species, refused, diagnosis, next);
+        Optional<String> refused = species.stream()
+                .flatMap(one -> one.line().voided().stream().map(why -> why + ", with " + one.name()))
+                .findFirst();
+        List<SymptomCounts.Excess> symptoms = series.entrySet().stream()
+                .filter(entry -> entry.getKey().remedy().isEmpty())
+                .flatMap(entry -> SymptomCounts.excess(evidence, entry.getKey().plant(), entry.getValue()).stream())
+                .sorted(Comparator.comparingDouble(SymptomCounts.Excess::p))
+                .toList();
+        Look last = looks.get(looks.size() - 1);
+        BioassayResult plain = new BioassayResult(
+                lot,
+                arms.clean(),
+                last,
+                species,
+                symptoms,
+                stillToCome(evidence, last),
+                refused,
+                Optional.empty(),
+                Optional.empty());
+        return refused.isEmpty() && (plain.injurious() || plain.marked())
+                ? diagnosed(evidence, plain, new LotSigns(evidence, lines, series))
+                : plain;
     }
 
-    private static Optional<String> refused(List<BioassayResult.Species> species) {
-        return species.stream()
-                .filter(one -> one.line().effect().levels().stream()
-                        .anyMatch(level -> level.dose() == 0 && level.mean() > CLEAN))
-                .map(one -> "the clean control of " + one.name() + " is injured itself, by more than 2 points")
-                .findFirst();
+    private String stillToCome(Evidence evidence, Look at) {
+        return validity.tooEarly(evidence, EndpointCode.INJURY, at).isEmpty()
+                ? ""
+                : evidence.record().looks().stream()
+                        .filter(look -> look.endpoints().contains(EndpointCode.INJURY))
+                        .reduce((first, second) -> second)
+                        .map(Look::name)
+                        .orElse("");
+    }
+
+    private static BioassayResult diagnosed(Evidence evidence, BioassayResult plain, LotSigns signs) {
+        List<Seen> seen = signs.seen();
+        Diagnosis diagnosis = Diagnosis.of(seen, evidence.likelihoods());
+        return new BioassayResult(
+                plain.lot(),
+                plain.clean(),
+                plain.look(),
+                plain.species(),
+                plain.symptoms(),
+                plain.stillToCome(),
+                plain.refused(),
+                Optional.of(diagnosis),
+                diagnosis.next(
+                        seen.stream().map(Seen::sign).collect(Collectors.toSet()),
+                        signs.groups(),
+                        evidence.likelihoods()));
     }
 
     /** Without a share to work with: a lot that injures in one plant is not used under another. */
@@ -101,7 +141,9 @@ public final class BioassayAnswers implements Analysis {
                         .map(at -> new DoseResult.AtLook(at.look(), at.effect(), Outcome.notEstimable(NOT_USED)))
                         .toList(),
                 Outcome.notEstimable(NOT_USED),
-                line.areas());
+                line.areas(),
+                line.voided(),
+                Optional.empty());
     }
 
     private static DoseResult shares(Evidence evidence, BioassayResult result) {
@@ -113,6 +155,7 @@ public final class BioassayAnswers implements Analysis {
                 OptionalDouble.empty(),
                 evidence.plan().asked().crop(),
                 result.look(),
+                "",
                 result.species().stream().map(BioassayResult.Species::line).toList());
     }
 }

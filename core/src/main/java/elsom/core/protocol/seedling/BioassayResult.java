@@ -18,6 +18,8 @@ import java.util.Optional;
  * @param lot the material under suspicion
  * @param clean the medium it was held against
  * @param species in which it was tested, the most injured first
+ * @param symptoms that are commoner in the lot than in the clean medium, the surest first
+ * @param stillToCome the name of the last look planned, while it is not the one judged; empty when it is
  * @param refused why no cause can be asked for; empty when one can
  * @param diagnosis empty when nothing was injured, or it is refused
  * @param next the test that would split the two most likely causes
@@ -27,10 +29,14 @@ public record BioassayResult(
         String clean,
         Look look,
         List<Species> species,
+        List<SymptomCounts.Excess> symptoms,
+        String stillToCome,
         Optional<String> refused,
         Optional<Diagnosis> diagnosis,
         Optional<NextTest> next)
         implements Section {
+    private static final double SURE = 0.05;
+
     @Override
     public Account account(TrialRecord record) {
         return BioassayAccount.of(this);
@@ -44,12 +50,18 @@ public record BioassayResult(
      */
     public record Species(String name, Optional<IndicatorGroup> group, DoseResult.Line line) {
         public boolean injured() {
-            return line.effect().tested().loec().isPresent();
+            return line.voided().isEmpty() && line.effect().tested().loec().isPresent();
         }
     }
 
     public BioassayResult {
         species = List.copyOf(species);
+        symptoms = List.copyOf(symptoms);
+    }
+
+    /** Whether symptoms alone, whatever the points, part the lot from the clean medium. */
+    public boolean marked() {
+        return symptoms.stream().anyMatch(excess -> excess.speaks() && excess.p() <= SURE);
     }
 
     public boolean injurious() {

@@ -18,6 +18,7 @@ import java.util.stream.Stream;
 /** Says what a lot did to seedlings and what is likely behind it: never a bare percentage, never a product or firm. */
 public final class BioassayWording {
     private static final int MOST_REASONS = 4;
+    private static final int MOST_SYMPTOMS = 4;
 
     private BioassayWording() {}
 
@@ -28,7 +29,7 @@ public final class BioassayWording {
                                 + result.species().stream()
                                         .map(BioassayWording::harm)
                                         .collect(Collectors.joining("; "))
-                                + ". " + cause(result),
+                                + "." + symptoms(result) + " " + cause(result),
                         "It shows injury, not the substance: a laboratory names it, and no product or firm is accused by"
                                 + " it. It holds for this lot and these plants."))
                 .with(details(result))
@@ -36,10 +37,13 @@ public final class BioassayWording {
     }
 
     private static Verdict.Firmness firmness(BioassayResult result) {
+        boolean asked = result.diagnosis().isPresent();
         return result.refused().isPresent()
-                        || (result.injurious() && named(result).isEmpty())
+                        || (asked
+                                ? named(result).isEmpty()
+                                : !AllClear.of(result).told())
                 ? Verdict.Firmness.CANT_TELL
-                : result.injurious() ? Verdict.Firmness.SETTLED : Verdict.Firmness.SO_FAR;
+                : asked ? Verdict.Firmness.SETTLED : Verdict.Firmness.SO_FAR;
     }
 
     private static Optional<Cause> named(BioassayResult result) {
@@ -47,6 +51,9 @@ public final class BioassayWording {
     }
 
     private static String harm(BioassayResult.Species species) {
+        if (species.line().voided().isPresent()) {
+            return species.name() + " can't be told";
+        }
         DoseEffect.Tested tested = species.line().effect().tested();
         if (tested.refused().isPresent()) {
             return species.name() + " can't be told, for "
@@ -68,12 +75,35 @@ public final class BioassayWording {
                         : ", the least that was tested");
     }
 
+    /** Symptoms are evidence by themselves, whatever the points: of each plant the surest are told. */
+    private static String symptoms(BioassayResult result) {
+        String told = result.symptoms().stream()
+                .filter(SymptomCounts.Excess::speaks)
+                .limit(MOST_SYMPTOMS)
+                .map(excess -> excess.plant() + " shows " + excess.words())
+                .collect(Collectors.joining("; "));
+        return told.isEmpty() ? "" : " Symptoms: " + told + ".";
+    }
+
+    /** A bioassay without a clean medium is none. */
+    static Findings.Answered withoutCleanMedium(LotArms arms) {
+        return Findings.Answered.unasked(new Verdict(
+                        Verdict.Firmness.CANT_TELL,
+                        arms.clean().isEmpty()
+                                ? "There is no clean medium to hold a lot against, so nothing can be said of one."
+                                : "What is called clean, " + arms.clean()
+                                        + ", holds all that the other treatments hold: there is no lot to judge, and no clean"
+                                        + " medium beside it.",
+                        "Units of a clean medium without the lot, as many as of the lot, would tell."))
+                .about(EndpointCode.INJURY);
+    }
+
     private static String cause(BioassayResult result) {
         if (result.refused().isPresent()) {
             return "The cause can't be asked for: " + result.refused().get() + ".";
         }
         if (result.diagnosis().isEmpty()) {
-            return "Nothing here points to a contaminant.";
+            return AllClear.of(result).words();
         }
         Diagnosis found = result.diagnosis().get();
         Optional<Cause> named = named(result);
@@ -102,7 +132,12 @@ public final class BioassayWording {
                     .ifPresent(said -> details.add("Against it: " + said + "."));
         });
         result.next().ifPresent(test -> details.add(test(result, test)));
-        if (result.injurious()) {
+        if (result.diagnosis().isEmpty() && result.symptoms().stream().anyMatch(SymptomCounts.Excess::speaks)) {
+            details.add(
+                    "Don't use the lot until that is known: four units of each or more, scored for signs until the last"
+                            + " look, would tell.");
+        }
+        if (result.injurious() || result.marked()) {
             details.add("Keep the lot apart: don't compost it on, don't spread it where sensitive crops will grow, ask"
                     + " the supplier and a laboratory.");
         }

@@ -71,7 +71,7 @@ public final class GerminationAnswers implements Analysis {
                 .ifPresent(clean -> {
                     Optional<String> invalid = invalid(clean);
                     findings.answer(answer(record, sides, clean, look.get(), invalid));
-                    findings.section(table(evidence, sides, clean, look.get()));
+                    findings.section(table(evidence, sides, clean, look.get(), invalid));
                 });
     }
 
@@ -186,14 +186,15 @@ public final class GerminationAnswers implements Analysis {
                         : percent <= 100 ? "does not hinder" : "does not hinder, rather helps";
     }
 
-    private static TableResult table(Evidence evidence, List<Side> sides, Side control, Look look) {
+    private static TableResult table(
+            Evidence evidence, List<Side> sides, Side control, Look look, Optional<String> invalid) {
         List<Column<Side>> columns = new ArrayList<>(List.of(
                 Column.cells("Treatment", side -> Cell.of(evidence.record().treatment(side.arm() + 1))),
                 Column.numbers("Germinated", GerminationAnswers::germinated),
                 Column.numbers("95 % interval", GerminationAnswers::interval),
                 Column.numbers("Roots", side -> roots(side, control)),
                 Column.numbers("Germination index", side -> share(side, control, GerminationIndex::index)),
-                Column.words("Class", side -> kind(side, control)),
+                Column.words("Class", side -> invalid.isPresent() ? "void" : kind(side, control)),
                 Column.numbers(
                         "Vitality index", side -> share(side, control, GerminationIndex::vitalityOverControlProducts)),
                 Column.numbers("Half by", side -> half(evidence, side))));

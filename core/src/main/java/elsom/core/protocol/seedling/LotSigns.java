@@ -9,16 +9,11 @@ import elsom.core.dose.DoseEffect;
 import elsom.core.protocol.dose.DoseResult;
 import elsom.core.results.Evidence;
 import elsom.core.results.UnitValues;
-import elsom.core.seedling.InjuryScore;
 import elsom.core.seedling.SeedlingPart;
 import elsom.core.seedling.Symptom;
-import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
-import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
-import elsom.core.trial.Reading;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -62,8 +57,9 @@ final class LotSigns {
 
     List<Seen> seen() {
         List<Seen> seen = new ArrayList<>();
-        plain().forEach(where ->
-                where.group().ifPresent(group -> seen.add(new Seen(Sign.INJURED, Optional.of(group), injured(where)))));
+        plain().forEach(where -> where.group()
+                .filter(group -> injured(where) || !marked(where))
+                .ifPresent(group -> seen.add(new Seen(Sign.INJURED, Optional.of(group), injured(where)))));
         seen.addAll(symptoms());
         late().ifPresent(late -> seen.add(new Seen(Sign.LATE, Optional.empty(), late)));
         mean(EC).ifPresent(ec -> seen.add(new Seen(Sign.HIGH_EC, Optional.empty(), ec > HIGH_EC)));
@@ -86,6 +82,12 @@ final class LotSigns {
         return Objects.requireNonNull(lines.get(where)).effect().tested().loec().isPresent();
     }
 
+    /** Whether symptoms tell of a harm that the points do not: such a plant is not unharmed. */
+    private boolean marked(LotArms.Where where) {
+        return SymptomCounts.excess(evidence, where.plant(), Objects.requireNonNull(series.get(where))).stream()
+                .anyMatch(SymptomCounts.Excess::speaks);
+    }
+
     // ---- symptoms ----
 
     private List<Seen> symptoms() {
@@ -94,17 +96,17 @@ final class LotSigns {
         for (LotArms.Where where : plain()) {
             List<Integer> ends =
                     LotArms.ends(Objects.requireNonNull(series.get(where))).toList();
-            Map<Symptom, Double> lot = shares(ends.get(0));
-            Map<Symptom, Double> clean = shares(ends.get(1));
+            SymptomCounts lot = SymptomCounts.of(evidence, List.of(ends.get(0)));
+            SymptomCounts clean = SymptomCounts.of(evidence, List.of(ends.get(1)));
             Set<Symptom> here = EnumSet.noneOf(Symptom.class);
-            lot.forEach((symptom, share) -> {
-                if (share >= HALF && share >= clean.getOrDefault(symptom, 0.0) + MORE) {
+            lot.seen().keySet().forEach(symptom -> {
+                if (lot.share(symptom) >= HALF && lot.share(symptom) >= clean.share(symptom) + MORE) {
                     here.add(symptom);
                 }
             });
             shown.put(where, here);
-            ever.addAll(lot.keySet());
-            ever.addAll(clean.keySet());
+            ever.addAll(lot.seen().keySet());
+            ever.addAll(clean.seen().keySet());
         }
         if (ever.isEmpty()) {
             return List.of();
@@ -132,28 +134,6 @@ final class LotSigns {
         return ever.stream().anyMatch(symptom -> symptom.part() == SeedlingPart.ROOT)
                 || evidence.measured().stream()
                         .anyMatch(measure -> measure.endpoint().code().equals(ROOTS));
-    }
-
-    /** The share of a treatment's units that showed a symptom at any look so far; seed leaves count with the leaves. */
-    private Map<Symptom, Double> shares(int arm) {
-        Endpoint injury = evidence.record().endpoint(EndpointCode.INJURY);
-        Map<Symptom, Double> shares = new EnumMap<>(Symptom.class);
-        List<ExperimentalUnit> units = evidence.record().units().stream()
-                .filter(unit -> unit.treatment() == arm + 1)
-                .toList();
-        for (ExperimentalUnit unit : units) {
-            Set<Symptom> here = EnumSet.noneOf(Symptom.class);
-            for (Look look : evidence.looksOf(EndpointCode.INJURY)) {
-                UnitValues.readings(evidence.record(), injury, look, unit).stream()
-                        .map(Reading::typedText)
-                        .flatMap(text -> InjuryScore.typed(text).stream())
-                        .flatMap(score -> score.symptoms().stream())
-                        .map(Symptom::like)
-                        .forEach(here::add);
-            }
-            here.forEach(symptom -> shares.merge(symptom, 1.0 / units.size(), Double::sum));
-        }
-        return shares;
     }
 
     // ---- time, meters and pairs ----

@@ -116,7 +116,7 @@ final class PlantBackAccount {
         return switch (clean) {
             case YES -> Tone.BETTER;
             case INJURED -> Tone.WORSE;
-            case NOT_SHOWN, NO_TWIN -> Tone.CANT_TELL;
+            case NOT_SHOWN, NO_TWIN, TWIN_FAILED -> Tone.CANT_TELL;
         };
     }
 

@@ -67,7 +67,10 @@ public final class PlantBackAnswers implements Analysis {
         List<PlantBackResult.Sowing> sowings = new ArrayList<>();
         days.forEach(
                 (at, day) -> sowing(seen, at, day, limit, ALPHA / days.size()).ifPresent(sowings::add));
-        Outcome<InjuryDecline> decline = decline(sowings);
+        Outcome<InjuryDecline> decline =
+                sowings.stream().allMatch(sowing -> sowing.clean() == PlantBackResult.Clean.NO_TWIN)
+                        ? Outcome.notEstimable("There is no untreated pot to hold it against")
+                        : decline(sowings);
         return new PlantBackResult(
                 FigureKind.of(evidence.record().endpoint(EndpointCode.INJURY)),
                 look,
@@ -167,6 +170,9 @@ public final class PlantBackAnswers implements Analysis {
         if (untreated.isEmpty()) {
             return PlantBackResult.Clean.NO_TWIN;
         }
+        if (untreated.getAsDouble() > SLIGHT) {
+            return PlantBackResult.Clean.TWIN_FAILED;
+        }
         if (difference.isEmpty()) {
             return PlantBackResult.Clean.NOT_SHOWN;
         }
@@ -180,7 +186,10 @@ public final class PlantBackAnswers implements Analysis {
         List<Double> days = new ArrayList<>();
         List<Double> percent = new ArrayList<>();
         for (PlantBackResult.Sowing sowing : sowings) {
-            double control = sowing.untreated().orElse(0) / PERCENT_A_POINT;
+            if (sowing.untreated().isEmpty()) {
+                continue;
+            }
+            double control = sowing.untreated().getAsDouble() / PERCENT_A_POINT;
             sowing.points().stream()
                     .filter(PlantBackResult.Point::treated)
                     .forEach(point -> Abbott.corrected(point.value() / PERCENT_A_POINT, control)

@@ -46,7 +46,8 @@ public record PlantBackResult(
         YES("clean within the limit"),
         NOT_SHOWN("not shown clean"),
         INJURED("injured"),
-        NO_TWIN("no untreated pot");
+        NO_TWIN("no untreated pot"),
+        TWIN_FAILED("its untreated pots were injured too");
 
         private final String label;
 
@@ -92,6 +93,10 @@ public record PlantBackResult(
             from = OptionalDouble.of(sowings.get(i).days());
         }
         return from;
+    }
+
+    public double lastDay() {
+        return sowings.get(sowings.size() - 1).days();
     }
 
     public boolean withoutTwins() {

@@ -3,6 +3,7 @@ package elsom.core.protocol.seedling;
 import elsom.core.quantity.Decimals;
 import elsom.core.results.Findings;
 import elsom.core.results.Verdict;
+import elsom.core.seedling.HalfLives;
 import elsom.core.seedling.InjuryDecline;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,6 +15,11 @@ public final class PlantBackWording {
     private static final String RULES =
             "The label's and the law's waiting times rule over this; it holds for this product, rate, medium, warmth and"
                     + " moisture.";
+
+    /** Of residues that stay in compost and soil for months. */
+    private static final HalfLives LASTING = new HalfLives(30, 60);
+
+    private static final double MOST_OF_IT = 0.75;
 
     private PlantBackWording() {}
 
@@ -55,6 +61,9 @@ public final class PlantBackWording {
                 .ifPresent(days -> details.add("Injured: what was sown after " + days + " days."));
         of(result, PlantBackResult.Clean.NOT_SHOWN)
                 .ifPresent(days -> details.add("Not shown clean, more trays would tell: after " + days + " days."));
+        of(result, PlantBackResult.Clean.TWIN_FAILED)
+                .ifPresent(days ->
+                        details.add("Not judged, their untreated pots were injured too: after " + days + " days."));
         of(result, PlantBackResult.Clean.NO_TWIN)
                 .filter(days -> !result.withoutTwins())
                 .ifPresent(days -> details.add("No untreated pot beside what was sown after " + days + " days."));
@@ -63,7 +72,7 @@ public final class PlantBackWording {
         }
         details.add(result.dayAtLimit()
                 .asOptional()
-                .map(PlantBackWording::curve)
+                .map(day -> curve(result, day))
                 .orElseGet(() -> "No curve over the days: "
                         + Character.toLowerCase(result.dayAtLimit()
                                 .whyNot()
@@ -73,6 +82,9 @@ public final class PlantBackWording {
                                 .whyNot()
                                 .orElse("the points hold none")
                                 .substring(1) + "."));
+        if (!result.withoutTwins()) {
+            decay(result).ifPresent(details::add);
+        }
         return details;
     }
 
@@ -84,9 +96,30 @@ public final class PlantBackWording {
         return days.isEmpty() ? Optional.empty() : Optional.of(days);
     }
 
-    private static String curve(InjuryDecline.Day day) {
-        return "By the curve injury falls to the limit on day " + Decimals.fixed(day.day(), 1) + " (95 % interval "
-                + Decimals.fixed(Math.max(0, day.interval95().low()), 1) + " to "
-                + Decimals.fixed(day.interval95().high(), 1) + ").";
+    /** Where most of a lasting residue would still be there, that it went can't be why injury fell. */
+    private static Optional<String> decay(PlantBackResult result) {
+        double day = result.cleanFrom().orElse(result.lastDay());
+        HalfLives.Left left = LASTING.after(day);
+        return left.least() < MOST_OF_IT
+                ? Optional.empty()
+                : Optional.of("A residue with a half-life of " + Decimals.upTo(LASTING.shortestDays(), 0) + " to "
+                        + Decimals.upTo(LASTING.longestDays(), 0) + " days would still be there to "
+                        + Decimals.percent(left.least(), 0) + " to " + Decimals.percent(left.most(), 0) + " % after "
+                        + days(day) + ": its decay can't be why injury fell.");
+    }
+
+    /** The day of the curve, bounded by what was sown: beyond the last sowing nothing was tried. */
+    private static String curve(PlantBackResult result, InjuryDecline.Day day) {
+        double last = result.lastDay();
+        if (day.day() > last) {
+            return "By the curve injury is not at the limit by day " + Decimals.upTo(last, 1)
+                    + ", the last that was sown.";
+        }
+        String low = Decimals.fixed(Math.max(0, day.interval95().low()), 1);
+        return "By the curve injury falls to the limit on day " + Decimals.fixed(Math.max(0, day.day()), 1)
+                + " (95 % interval " + low
+                + (day.interval95().high() > last
+                        ? " or later, beyond day " + Decimals.upTo(last, 1) + ", the last that was sown)."
+                        : " to " + Decimals.fixed(day.interval95().high(), 1) + ").");
     }
 }

@@ -11,6 +11,8 @@ import elsom.core.plan.Plan;
 import elsom.core.protocol.Protocols;
 import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
+import elsom.core.results.Verdict;
+import elsom.core.section.Account;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
@@ -150,5 +152,109 @@ class DoseAnswersTest {
                         OptionalInt.empty()));
         assertThat(findings.sections(DoseResult.class)).isEmpty();
         assertThat(plan.asked().measure(new EndpointCode("height"))).isPresent();
+    }
+
+    // ---- no rate that hurts ----
+
+    private static Findings foundAt(int look, Plan plan, DoubleBinaryOperator injury) {
+        Measured measured = Measured.started(plan);
+        for (Look one : measured.record().looks()) {
+            for (ExperimentalUnit unit : measured.record().units()) {
+                double dose = DOSES[
+                        plan.treatments()
+                                .all()
+                                .get(unit.treatment() - 1)
+                                .levels()
+                                .get(0)];
+                double value = injury.applyAsDouble(dose, one.hoursAfterStart() / 24);
+                double read = Math.max(0, Math.min(10, Math.rint(value + (unit.replicate() % 3 - 1) * 0.6)));
+                measured.add(unit, one, "injury", 1, read);
+            }
+        }
+        return Protocols.find(plan.protocol())
+                .orElseThrow()
+                .findings(Evidence.of(plan, measured.record(), OptionalInt.of(look)));
+    }
+
+    @Test
+    void thereIsNoRateBeforeTheLastLook() {
+        Findings findings = foundAt(3, plan(), DoseAnswersTest::grows);
+        assertThat(findings.answers().get(0).details().get(0))
+                .isEqualTo("No rate to work with: No rate before the last look, “day 10”: harm of this kind often shows"
+                        + " after a week.");
+        assertThat(result(findings).lines().get(0).rate().asOptional()).isEmpty();
+    }
+
+    @Test
+    void aTrialThatIsLookedAtForDaysOnlySaysSoWithItsRate() {
+        Plan whole = plan();
+        Plan cut = whole.with(whole.schedule()
+                .with(
+                        whole.schedule().looks().subList(0, 3),
+                        whole.schedule().steps(),
+                        whole.schedule().hours()));
+        Findings findings = foundAt(3, cut, DoseAnswersTest::grows);
+        assertThat(findings.answers().get(0).details().get(0))
+                .startsWith("To work with: ")
+                .endsWith(
+                        "It was looked at until day 3, not until day 10: harm of this kind often shows after a week.");
+    }
+
+    @Test
+    void aFailedControlClaimsNothing() {
+        Findings findings = found(plan(), (dose, days) -> dose < 4 ? 6.8 : 9);
+        Findings.Answered first = findings.answers().get(0);
+        assertThat(first.verdict().sentence())
+                .contains("can't tell, for the control failed: its plants must stay unharmed")
+                .doesNotContain("none shown")
+                .doesNotContain("harm from");
+        assertThat(first.verdict().firmness()).isEqualTo(Verdict.Firmness.CANT_TELL);
+        assertThat(first.details()).singleElement().asString().startsWith("No rate to work with: The control failed");
+        Account account = result(findings).account(Measured.started(plan()).record());
+        assertThat(account.cautions()).anyMatch(said -> said.startsWith("Nothing is claimed: the control failed"));
+        assertThat(account.parts().get(0).standings())
+                .allSatisfy(at -> assertThat(at.facts().stream().skip(1))
+                        .allMatch(fact -> fact.value().amount().isEmpty()));
+    }
+
+    /** Heights that shrink from 0.5 % on allow less than injury does; the least of the two is worked with. */
+    @Test
+    void ofTwoEndpointsTheLeastRateIsWorkedWithAndSaysWhichSetsIt() {
+        Plan both = APlan.of("dose-series")
+                .factors(APlan.doses(0.1, null, DOSES))
+                .replicates(6)
+                .asking(APlan.question("injury"), APlan.question("fresh-mass"))
+                .plan();
+        Measured measured = Measured.started(both);
+        Look last = measured.record().looks().get(measured.record().looks().size() - 1);
+        for (ExperimentalUnit unit : measured.record().units()) {
+            double dose = DOSES[
+                    both.treatments().all().get(unit.treatment() - 1).levels().get(0)];
+            measured.add(unit, last, "injury", 1, dose >= 2 ? 6 + unit.replicate() % 2 : unit.replicate() % 2);
+            measured.add(unit, last, "fresh-mass", 1, 20 - 4 * dose + 0.2 * (unit.replicate() % 3 - 1));
+        }
+        Findings findings = Protocols.find(both.protocol())
+                .orElseThrow()
+                .findings(Evidence.of(both, measured.record(), OptionalInt.of(last.number())));
+        List<DoseResult> results = findings.sections(DoseResult.class);
+        assertThat(results).hasSize(2);
+        double height = results.get(1)
+                .lines()
+                .get(0)
+                .rate()
+                .asOptional()
+                .map(rate -> rate.rate())
+                .orElse(0.0);
+        assertThat(results.get(0)
+                        .lines()
+                        .get(0)
+                        .rate()
+                        .asOptional()
+                        .map(rate -> rate.rate())
+                        .orElse(0.0))
+                .isEqualTo(height);
+        assertThat(results.get(0).lines().get(0).limit().orElseThrow().kind().label())
+                .isEqualTo("Fresh mass");
+        assertThat(findings.answers().get(0).details().get(0)).containsIgnoringCase("fresh mass");
     }
 }

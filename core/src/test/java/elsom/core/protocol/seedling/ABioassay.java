@@ -44,8 +44,14 @@ public final class ABioassay {
     }
 
     public static ABioassay of(Factor... factors) {
-        return new ABioassay(
-                APlan.of("seedling-injury").factors(factors).replicates(4).plan());
+        return of(4, factors);
+    }
+
+    public static ABioassay of(int replicates, Factor... factors) {
+        return new ABioassay(APlan.of("seedling-injury")
+                .factors(factors)
+                .replicates(replicates)
+                .plan());
     }
 
     /** A pair with and without a remedy. */

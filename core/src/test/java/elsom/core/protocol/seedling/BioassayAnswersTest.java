@@ -3,6 +3,7 @@ package elsom.core.protocol.seedling;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.diagnosis.Cause;
+import elsom.core.diagnosis.Likelihoods;
 import elsom.core.diagnosis.NextTest;
 import elsom.core.diagnosis.Sign;
 import elsom.core.plan.APlan;
@@ -45,7 +46,7 @@ class BioassayAnswersTest {
         assertThat(lots.get(0).clean()).isEqualTo("leaf mould");
         assertThat(findings.answers().get(1).verdict().sentence())
                 .startsWith("GW-31 at day 21, lift roots: no injury of pea was shown up to 100 %")
-                .endsWith("Nothing here points to a contaminant.");
+                .contains("Nothing here points to a contaminant: an injury of 2 points");
         Findings.Answered second = findings.answers().get(0);
         assertThat(second.verdict().sentence())
                 .startsWith("GW-32 at day 21, lift roots: pea is injured from ")
@@ -106,7 +107,88 @@ class BioassayAnswersTest {
         Findings findings = found(
                 (treatment, days, replicate) -> String.valueOf((treatment.equals("GW-32") ? 8 : 4) + replicate % 2),
                 ABioassay.LOT);
-        assertThat(results(findings).get(0).refused().orElseThrow()).contains("is injured itself");
+        assertThat(results(findings).get(0).refused().orElseThrow())
+                .contains("the control failed: clean medium must leave plants next to unharmed");
         assertThat(results(findings).get(0).diagnosis()).isEmpty();
+    }
+
+    // ---- no all-clear from silence ----
+
+    private static Findings.Answered only(int replicates, ABioassay.Eye eye) {
+        return ABioassay.of(replicates, ABioassay.LOT)
+                .scored(eye)
+                .found()
+                .answers()
+                .get(0);
+    }
+
+    /** One pot each, the lot's at 7, cupped and twisted: nothing can be judged, and nothing is called clear. */
+    @Test
+    void onePotEachIsNoAllClearAndItsSymptomsAreTold() {
+        Findings.Answered answer =
+                only(1, (treatment, days, replicate) -> treatment.equals("GW-32") ? "7 cupped, twisted" : "0");
+        assertThat(answer.verdict().sentence())
+                .contains("can't be told")
+                .contains("marigold shows cupped leaf in 1 of 1 of its units and 0 of 1 clean ones (exact p 1")
+                .contains("Whether something in it harms can't be told")
+                .doesNotContain("Nothing here points");
+        assertThat(answer.verdict().firmness()).isEqualTo(Verdict.Firmness.CANT_TELL);
+        assertThat(answer.details()).anyMatch(said -> said.startsWith("Don't use the lot until that is known"));
+    }
+
+    /** Four pots each, all of the lot's cupped and twisted at 1 point: the points are slight, the signs are not. */
+    @Test
+    void symptomsAreEvidenceWhateverThePoints() {
+        Findings.Answered answer =
+                only(4, (treatment, days, replicate) -> treatment.equals("GW-32") ? "1 cupped, twisted" : "0");
+        assertThat(answer.verdict().sentence())
+                .contains("cupped leaf in 4 of 4 of its units and 0 of 4 clean ones (exact p 0.029)")
+                .doesNotContain("Nothing here points");
+        assertThat(answer.details()).anyMatch(said -> said.startsWith("Keep the lot apart"));
+    }
+
+    @Test
+    void fewUnevenPotsCouldHaveMissedWhatMatters() {
+        Findings.Answered answer =
+                only(2, (treatment, days, replicate) -> treatment.equals("GW-32") && replicate == 1 ? "3" : "0");
+        assertThat(answer.verdict().sentence())
+                .contains("so few units of marigold could have missed an injury of ")
+                .doesNotContain("Nothing here points");
+        assertThat(answer.verdict().firmness()).isEqualTo(Verdict.Firmness.CANT_TELL);
+    }
+
+    @Test
+    void beforeTheLastLookNothingIsClear() {
+        Findings findings = ABioassay.of(ABioassay.LOT)
+                .scored((treatment, days, replicate) -> "0")
+                .foundAt(1, Likelihoods.SHIPPED);
+        assertThat(findings.answers().get(0).verdict().sentence())
+                .contains("“day 21, lift roots” is still to come")
+                .doesNotContain("Nothing here points");
+    }
+
+    @Test
+    void withoutACleanMediumThereIsNoBioassay() {
+        Factor shares = APlan.factor(
+                "Mix",
+                FactorKind.MATERIAL,
+                "1 GW-32 + 3 leaf mould",
+                "1 GW-32 + 1 leaf mould",
+                "3 GW-32 + 1 leaf mould");
+        Findings.Answered answer =
+                found((treatment, days, replicate) -> "0", shares).answers().get(0);
+        assertThat(answer.verdict().sentence()).contains("no clean medium beside it");
+        assertThat(answer.verdict().firmness()).isEqualTo(Verdict.Firmness.CANT_TELL);
+    }
+
+    @Test
+    void aFailedControlClaimsNothingOfTheLot() {
+        Findings findings = found(
+                (treatment, days, replicate) -> String.valueOf((treatment.equals("GW-32") ? 8 : 6) + replicate % 2),
+                ABioassay.LOT);
+        assertThat(findings.answers().get(0).verdict().sentence())
+                .contains("marigold can't be told")
+                .contains("The cause can't be asked for: the control failed")
+                .doesNotContain("no injury");
     }
 }

@@ -58,7 +58,8 @@ class BioassayWordingTest {
         assertThat(answer.verdict().sentence())
                 .isEqualTo(
                         "GW-32 at day 21, lift roots: no injury of marigold was shown up to 100 %. Nothing here points"
-                                + " to a contaminant.");
+                                + " to a contaminant: an injury of 2 points, the least that matters, would have been seen,"
+                                + " and no marked symptom is commoner in the lot.");
         assertThat(answer.details()).isEmpty();
         assertThat(clean.found().sections(DoseResult.class)).isEmpty();
     }

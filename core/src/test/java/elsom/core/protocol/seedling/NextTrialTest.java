@@ -31,6 +31,8 @@ class NextTrialTest {
                 found.clean(),
                 found.look(),
                 found.species(),
+                found.symptoms(),
+                found.stillToCome(),
                 found.refused(),
                 found.diagnosis(),
                 Optional.of(test));

@@ -28,6 +28,11 @@ class PlantBackAnswersTest {
     private static final Factor GROUND = APlan.factor("Ground", FactorKind.HANDLING, "untreated", "treated");
 
     private static Findings found(int looks, DoubleUnaryOperator injury, Factor... factors) {
+        return found(looks, injury, 0, factors);
+    }
+
+    /** What stands untreated has an injury of its own. */
+    private static Findings found(int looks, DoubleUnaryOperator injury, double own, Factor... factors) {
         Plan plan = APlan.of("plant-back").factors(factors).replicates(4).plan();
         Measured measured = Measured.started(plan);
         Random noise = new Random(5);
@@ -35,8 +40,10 @@ class PlantBackAnswersTest {
             for (ExperimentalUnit unit : measured.record().units()) {
                 String name = measured.record().treatment(unit).name();
                 double day = Double.parseDouble(name.split(" ")[0]);
-                double value =
-                        (name.contains("untreated") ? 0 : injury.applyAsDouble(day)) + 0.5 + 0.3 * noise.nextGaussian();
+                double value = own
+                        + (name.contains("untreated") ? 0 : injury.applyAsDouble(day))
+                        + 0.5
+                        + 0.3 * noise.nextGaussian();
                 measured.add(unit, look, "injury", 1, Math.max(0, Math.min(10, Math.rint(value))));
             }
         }
@@ -90,6 +97,27 @@ class PlantBackAnswersTest {
         Findings findings = found(2, PlantBackAnswersTest::gone, SOWN);
         assertThat(result(findings).withoutTwins()).isTrue();
         assertThat(findings.answers().get(0).verdict().sentence()).startsWith("There is no untreated pot");
+        assertThat(result(findings).dayAtLimit().asOptional()).isEmpty();
+        assertThat(findings.answers().get(0).details()).noneMatch(said -> said.contains("falls to the limit"));
+    }
+
+    @Test
+    void untreatedPotsThatAreInjuredTooJudgeNoSowing() {
+        PlantBackResult result = result(found(2, day -> 1, 6, SOWN, GROUND));
+        assertThat(result.sowings())
+                .extracting(PlantBackResult.Sowing::clean)
+                .containsOnly(PlantBackResult.Clean.TWIN_FAILED);
+        assertThat(result.cleanFrom()).isEmpty();
+    }
+
+    /** After 4 days 91 to 95 % of what halves in 30 to 60 days is left. */
+    @Test
+    void whatLastsCannotHaveDecayedInDays() {
+        Factor sown = LevelsText.parse("Sown after", FactorKind.TIME, "0, 1, 2, 3, 4 d", "", null, null);
+        Findings findings = found(2, day -> day < 3 ? 6 : 0, sown, GROUND);
+        assertThat(findings.answers().get(0).details())
+                .anyMatch(said ->
+                        said.contains("would still be there to 93 to 97 % after 3 days: its decay can't be why"));
     }
 
     @Test

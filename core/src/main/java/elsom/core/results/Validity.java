@@ -1,0 +1,105 @@
+package elsom.core.results;
+
+import elsom.core.analysis.Observations;
+import elsom.core.flag.Scene;
+import elsom.core.plan.Measure;
+import elsom.core.quantity.Decimals;
+import elsom.core.trial.Endpoint;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.Look;
+import java.time.Duration;
+import java.util.Collection;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * What must hold of a trial before anything of it is claimed: what its control shows, and until when it is looked at.
+ *
+ * @param expected what the control's mean of an endpoint must be
+ * @param until when a trial of this kind looks at an endpoint last, after its start
+ */
+public record Validity(Map<EndpointCode, Scene.Expected> expected, Map<EndpointCode, Duration> until) {
+    private static final Duration A_WHILE = Duration.ofHours(12);
+    private static final double HOURS_A_DAY = 24;
+
+    public Validity {
+        expected = Map.copyOf(expected);
+        until = Map.copyOf(until);
+    }
+
+    public Optional<Scene.Expected> expected(Measure measure) {
+        return Optional.ofNullable(expected.get(measure.endpoint().code()));
+    }
+
+    /**
+     * Why nothing can be claimed of what is held against some controls, as a sentence without its stop; empty when they are
+     * as they must be, or were not read.
+     *
+     * @param controls their indexes among the trial's treatments
+     */
+    public Optional<String> failed(Evidence evidence, Collection<Integer> controls) {
+        return evidence.measured().stream()
+                .filter(measure -> expected.containsKey(measure.endpoint().code()))
+                .flatMap(measure -> failed(evidence, measure, controls).stream())
+                .findFirst();
+    }
+
+    private Optional<String> failed(Evidence evidence, Measure measure, Collection<Integer> controls) {
+        Scene.Expected must = expected(measure).orElseThrow();
+        Optional<Look> look = evidence.lookOf(measure.endpoint().code());
+        OptionalDouble mean = look.isEmpty()
+                ? OptionalDouble.empty()
+                : mean(UnitValues.of(evidence, measure, look.get(), Optional.empty()), controls);
+        if (mean.isEmpty()
+                || (mean.getAsDouble() >= must.range().low()
+                        && mean.getAsDouble() <= must.range().high())) {
+            return Optional.empty();
+        }
+        Endpoint endpoint = evidence.record().endpoint(measure.endpoint().code());
+        return Optional.of("the control failed: " + must.sentence() + "; it came to "
+                + (endpoint.among() > 0
+                        ? Decimals.percent(mean.getAsDouble(), 0) + " %"
+                        : Decimals.upTo(mean.getAsDouble(), 1))
+                + " at “" + look.get().name() + "”");
+    }
+
+    private static OptionalDouble mean(Observations seen, Collection<Integer> controls) {
+        return seen.seen().stream()
+                .filter(unit -> controls.contains(unit.arm()))
+                .mapToDouble(unit -> unit.value().inSums())
+                .filter(Double::isFinite)
+                .average();
+    }
+
+    /** Why a rate would be too early at a look, as a sentence without its stop; empty at the last that is planned. */
+    public Optional<String> tooEarly(Evidence evidence, EndpointCode code, Look at) {
+        if (evidence.lastPlanned(code, at)) {
+            return Optional.empty();
+        }
+        Look last = last(evidence, code).orElseThrow();
+        return Optional.of("No rate before the last look, “" + last.name() + "”"
+                + (until.containsKey(code) ? ": harm of this kind often shows after a week" : ""));
+    }
+
+    /** What is to be said of a trial whose last look comes sooner than such trials have it; empty where it does not. */
+    public Optional<String> endsEarly(Evidence evidence, EndpointCode code) {
+        Duration usual = until.get(code);
+        return usual == null
+                ? Optional.empty()
+                : last(evidence, code)
+                        .filter(last -> last.afterStart().plus(A_WHILE).compareTo(usual) < 0)
+                        .map(last -> "It was looked at until day " + days(last.afterStart()) + ", not until day "
+                                + days(usual) + ": harm of this kind often shows after a week.");
+    }
+
+    private static String days(Duration after) {
+        return Decimals.upTo(after.toHours() / HOURS_A_DAY, 1);
+    }
+
+    private static Optional<Look> last(Evidence evidence, EndpointCode code) {
+        return evidence.record().looks().stream()
+                .filter(look -> look.endpoints().contains(code))
+                .reduce((a, b) -> b);
+    }
+}
