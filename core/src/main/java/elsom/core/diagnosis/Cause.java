@@ -13,6 +13,8 @@ public enum Cause {
     WATERLOGGED("waterlogged", "waterlogging", false),
     DAMPING_OFF("damping-off", "damping-off", false),
     DRY("dry", "drying out", false),
+    /** Slugs, cold, old seed, a virus, or what nobody thought of: it grows as no other cause explains what was seen. */
+    OTHER("other", "something else, not on this list", false),
     NONE("none", "nothing of these", false);
 
     private final String code;

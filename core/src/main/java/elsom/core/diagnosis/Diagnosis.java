@@ -11,14 +11,23 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Causes ranked by what was seen, each taken as equally likely beforehand and each sign as speaking for itself (naive
- * Bayes). What the shares say beyond their order is not to be shown: signs are not independent, so they are too sure.
+ * Causes ranked by what was seen. Each on the list is taken as equally likely beforehand, what is not on it as twice so;
+ * each sign speaks for itself (naive Bayes), but counts less than a whole one, since signs go together: likelihoods are
+ * tempered until stated shares come true in simulated lots of another making.
  *
  * @param standings most likely first
  */
 public record Diagnosis(List<Standing> standings) {
     /** How often half of a lot's units are said to show a symptom, or not to, by eyes that err in one of ten. */
-    static final double MISREAD = 0.05;
+    static final double MISREAD = 0.085;
+
+    /** What a sign counts beside one that spoke for itself: signs go together. */
+    private static final double TEMPER = 0.85;
+
+    /** How much likelier beforehand something is that stands on no list than each cause that does. */
+    private static final double STRANGE = 2;
+
+    private static final double EVEN = 0.5;
 
     /** A cause is named when it stands for at least so much of all; below, the trial can't tell. */
     static final double ENOUGH = 0.8;
@@ -111,14 +120,14 @@ public record Diagnosis(List<Standing> standings) {
         Map<Cause, Double> logs = new EnumMap<>(Cause.class);
         Map<Cause, List<Reason>> reasons = new EnumMap<>(Cause.class);
         for (Cause cause : Cause.values()) {
-            logs.put(cause, 0.0);
+            logs.put(cause, cause == Cause.OTHER ? Math.log(STRANGE) : 0.0);
             reasons.put(cause, new ArrayList<>());
         }
         for (Seen one : seen) {
             table.row(one.sign(), one.plants()).ifPresent(row -> {
                 for (Cause cause : Cause.values()) {
                     double here = Math.log(likelihood(one, row, cause));
-                    logs.merge(cause, here, Double::sum);
+                    logs.merge(cause, TEMPER * here, Double::sum);
                     double others = Arrays.stream(Cause.values())
                             .filter(other -> other != cause)
                             .mapToDouble(other -> likelihood(one, row, other))
@@ -144,7 +153,7 @@ public record Diagnosis(List<Standing> standings) {
         double table = row.given(cause);
         double present =
                 seen.sign().kind() == Sign.Kind.SYMPTOM ? table * (1 - MISREAD) + (1 - table) * MISREAD : table;
-        return seen.present() ? present : 1 - present;
+        return seen.degree() * present + (1 - seen.degree()) * (1 - present);
     }
 
     /** Signs that part the likeliest causes, those that speak loudest first. */
@@ -186,9 +195,16 @@ public record Diagnosis(List<Standing> standings) {
      */
     public Optional<NextTest> next(Set<Sign> done, Set<IndicatorGroup> groups, Likelihoods table) {
         return Arrays.stream(NextTest.values())
-                .filter(test -> test.open(done, groups))
-                .max(Comparator.comparing(test -> split(test, table)))
+                .filter(test -> test.open(done, groups) && tells(test, table))
+                .max(Comparator.comparing(test -> split(test, table) * test.ease()))
                 .filter(test -> split(test, table) > 0);
+    }
+
+    /** Whether one of the two causes makes its sign likely: what neither of them shows is no test of them. */
+    private boolean tells(NextTest test, Likelihoods table) {
+        return test.signs().stream()
+                .flatMap(sign -> table.row(sign, test.plants()).stream())
+                .anyMatch(row -> Math.max(row.given(first().cause()), row.given(second().cause())) >= EVEN);
     }
 
     private double split(NextTest test, Likelihoods table) {

@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -32,6 +33,8 @@ public record Likelihoods(List<Row> rows) {
     private static final String ALL = "all";
     private static final double LEAST = 0.001;
     private static final double MOST = 0.999;
+    private static final double SELDOM = 0.08;
+    private static final double OFTEN = 0.5;
 
     /**
      * A sign.
@@ -79,6 +82,7 @@ public record Likelihoods(List<Row> rows) {
                 .get()
                 .parse(csv)) {
             Arrays.stream(Cause.values())
+                    .filter(cause -> cause != Cause.OTHER)
                     .map(Cause::code)
                     .filter(code -> !parser.getHeaderMap().containsKey(code))
                     .forEach(code -> problems.add("there is no column “" + code + "”"));
@@ -116,6 +120,10 @@ public record Likelihoods(List<Row> rows) {
         }
         Map<Cause, Double> byCause = new EnumMap<>(Cause.class);
         for (Cause cause : Cause.values()) {
+            if (cause == Cause.OTHER && !line.isSet(cause.code())) {
+                // A table of before the cause had its column.
+                continue;
+            }
             OptionalDouble share = share(column(line, cause.code()));
             if (share.isEmpty()) {
                 problems.add(where + cause.code() + " must be a number between 0 and 1, got “"
@@ -124,7 +132,14 @@ public record Likelihoods(List<Row> rows) {
             }
             byCause.put(cause, Math.min(MOST, Math.max(LEAST, share.getAsDouble())));
         }
+        byCause.computeIfAbsent(Cause.OTHER, none -> ofAny(byCause.values()));
         return Optional.of(new Row(sign.get(), group, byCause, column(line, "source")));
+    }
+
+    /** Of a cause that nobody knows: as often as under the others together, never as seldom as under some. */
+    private static double ofAny(Collection<Double> others) {
+        double mean = others.stream().mapToDouble(Double::doubleValue).average().orElse(SELDOM);
+        return Math.min(OFTEN, Math.max(SELDOM, mean));
     }
 
     private static String column(CSVRecord line, String name) {

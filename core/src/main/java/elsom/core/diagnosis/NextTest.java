@@ -17,6 +17,8 @@ public enum NextTest {
     GRASS("sow a grass, such as barley, beside it", List.of(Sign.INJURED), Optional.of(IndicatorGroup.GRASS)),
     LEGUME("sow a legume, such as peas, beside it", List.of(Sign.INJURED), Optional.of(IndicatorGroup.LEGUME));
 
+    private static final double CHEAP = 1.25;
+
     private final String words;
     private final List<Sign> signs;
     private final Optional<IndicatorGroup> plants;
@@ -38,6 +40,20 @@ public enum NextTest {
 
     public String words() {
         return words;
+    }
+
+    /** What it takes. */
+    public String cost() {
+        return byMeter() ? "an hour, no pots" : this == DILUTION ? "three weeks, 12 pots" : "three weeks, 8 pots";
+    }
+
+    private boolean byMeter() {
+        return this == EC || this == PH;
+    }
+
+    /** A meter's answer of today goes before one of three weeks that tells little more. */
+    double ease() {
+        return byMeter() ? CHEAP : 1;
     }
 
     List<Sign> signs() {

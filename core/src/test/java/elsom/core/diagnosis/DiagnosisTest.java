@@ -51,9 +51,13 @@ class DiagnosisTest {
     @Test
     void sharesAreBayesRule() {
         Diagnosis found = Diagnosis.of(List.of(seen(Sign.CHARCOAL, Optional.empty())), TABLE);
-        double sum = 0.92 + 0.75 + 0.8 + 0.05 + 0.35 + 0.03 + 0.05 + 0.03 + 0.05 + 0.05 + 0.05 + 0.05;
+        double[] listed = {0.92, 0.75, 0.8, 0.05, 0.35, 0.03, 0.05, 0.03, 0.05, 0.05, 0.05, 0.05};
+        double sum = 2 * Math.pow(0.3, 0.85);
+        for (double one : listed) {
+            sum += Math.pow(one, 0.85);
+        }
         assertThat(found.first().cause()).isEqualTo(Cause.AUXIN);
-        assertThat(found.first().share()).isCloseTo(0.92 / sum, within(1e-12));
+        assertThat(found.first().share()).isCloseTo(Math.pow(0.92, 0.85) / sum, within(1e-12));
         assertThat(found.named()).isEmpty();
     }
 
@@ -80,7 +84,7 @@ class DiagnosisTest {
         int first = 0;
         int firstTwo = 0;
         List<Cause> causes = Arrays.stream(Cause.values())
-                .filter(cause -> cause != Cause.NONE)
+                .filter(cause -> cause != Cause.NONE && cause != Cause.OTHER)
                 .toList();
         int trials = 2000;
         for (int i = 0; i < trials; i++) {
@@ -140,7 +144,7 @@ class DiagnosisTest {
         String head = "sign,plants,"
                 + String.join(
                         ",", Arrays.stream(Cause.values()).map(Cause::code).toList()) + ",source\n";
-        String good = head + "cupped,legume" + ",0.5".repeat(12) + ",my own\n";
+        String good = head + "cupped,legume" + ",0.5".repeat(13) + ",my own\n";
         assertThat(Likelihoods.parse(new StringReader(good)).rows())
                 .singleElement()
                 .satisfies(row -> {
@@ -148,14 +152,78 @@ class DiagnosisTest {
                     assertThat(row.plants()).isEqualTo(PEA);
                     assertThat(row.source()).isEqualTo("my own");
                 });
-        String bad = head + "curly,legume" + ",0.5".repeat(12) + ",x\ncupped,fern" + ",0.5".repeat(12)
-                + ",x\nleggy,all,2" + ",0.5".repeat(11) + ",x\n";
+        String bad = head + "curly,legume" + ",0.5".repeat(13) + ",x\ncupped,fern" + ",0.5".repeat(13)
+                + ",x\nleggy,all,2" + ",0.5".repeat(12) + ",x\n";
         assertThatThrownBy(() -> Likelihoods.parse(new StringReader(bad)))
                 .hasMessageContaining("row 2: “curly” is no sign")
                 .hasMessageContaining("row 3: “fern” is not legume")
                 .hasMessageContaining("row 4: auxin must be a number between 0 and 1, got “2”");
         assertThatThrownBy(() -> Likelihoods.parse(new StringReader("sign,plants\n")))
                 .hasMessageContaining("no column “auxin”");
+    }
+
+    /** Tables of before something else had its column are read as they were. */
+    @Test
+    void aTableWithoutSomethingElseIsReadStill() throws IOException {
+        String head = "sign,plants,"
+                + String.join(
+                        ",",
+                        Arrays.stream(Cause.values())
+                                .filter(cause -> cause != Cause.OTHER)
+                                .map(Cause::code)
+                                .toList())
+                + ",source\n";
+        assertThat(Likelihoods.parse(new StringReader(head + "cupped,legume" + ",0.2".repeat(12) + ",my own\n"))
+                        .rows()
+                        .get(0)
+                        .given(Cause.OTHER))
+                .isCloseTo(0.2, within(1e-12));
+    }
+
+    /** Signs outside the list: yellow and stunted at a usual EC and pH in all plants, and chewed alone. */
+    @Test
+    void whatNothingExplainsIsSomethingElse() {
+        Diagnosis chewed = Diagnosis.of(
+                List.of(
+                        seen(Sign.INJURED, PEA),
+                        seen(Sign.CHEWED, Optional.empty()),
+                        absent(Sign.WILTED, Optional.empty()),
+                        absent(Sign.STUNTED, Optional.empty()),
+                        absent(Sign.BURNT, Optional.empty()),
+                        absent(Sign.CUPPED, PEA),
+                        absent(Sign.TWISTED, PEA)),
+                TABLE);
+        assertThat(chewed.first().cause()).isEqualTo(Cause.OTHER);
+        Diagnosis barley = Diagnosis.of(
+                List.of(
+                        absent(Sign.INJURED, PEA),
+                        seen(Sign.INJURED, BARLEY),
+                        seen(Sign.CUPPED, BARLEY),
+                        seen(Sign.TWISTED, BARLEY),
+                        absent(Sign.WILTED, Optional.empty())),
+                TABLE);
+        assertThat(barley.first().cause()).isEqualTo(Cause.OTHER);
+    }
+
+    /** Half a sign at the edge: EC 2.4 counts less than 2.85, not nothing. */
+    @Test
+    void aMeterNearItsEdgeCountsByHowFar() {
+        List<Seen> burnt = List.of(
+                seen(Sign.INJURED, PEA), seen(Sign.BURNT, Optional.empty()), seen(Sign.STUNTED, Optional.empty()));
+        double below = share(burnt, 0.36);
+        double above = share(burnt, 0.67);
+        assertThat(below).isGreaterThan(share(burnt, 0)).isLessThan(above);
+        assertThat(above).isLessThan(share(burnt, 1));
+    }
+
+    private static double share(List<Seen> plain, double degree) {
+        List<Seen> with = new ArrayList<>(plain);
+        with.add(new Seen(Sign.HIGH_EC, Optional.empty(), degree));
+        return Diagnosis.of(with, TABLE).standings().stream()
+                .filter(standing -> standing.cause() == Cause.SALTS)
+                .mapToDouble(Diagnosis.Standing::share)
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test

@@ -25,7 +25,8 @@ public final class BioassayWording {
     static Findings.Answered of(BioassayResult result) {
         return Findings.Answered.unasked(new Verdict(
                         firmness(result),
-                        result.lot() + " at " + result.look().name() + ": "
+                        line(result) + " " + result.lot() + " at "
+                                + result.look().name() + ": "
                                 + result.species().stream()
                                         .map(BioassayWording::harm)
                                         .collect(Collectors.joining("; "))
@@ -44,6 +45,17 @@ public final class BioassayWording {
                                 : !AllClear.of(result).told())
                 ? Verdict.Firmness.CANT_TELL
                 : asked ? Verdict.Firmness.SETTLED : Verdict.Firmness.SO_FAR;
+    }
+
+    /** What to do with the lot, in a line: use it, don't, or find out by the one test that parts most. */
+    private static String line(BioassayResult result) {
+        if (result.diagnosis().isEmpty()) {
+            return AllClear.of(result).told() && result.refused().isEmpty() ? "Use it." : "Find out before it is used.";
+        }
+        return named(result).isPresent() || result.next().isEmpty()
+                ? "Don't use it."
+                : "Don't use it; find out: " + result.next().get().words() + " ("
+                        + result.next().get().cost() + ").";
     }
 
     private static Optional<Cause> named(BioassayResult result) {
@@ -108,7 +120,10 @@ public final class BioassayWording {
         Diagnosis found = result.diagnosis().get();
         Optional<Cause> named = named(result);
         return named.isPresent()
-                ? upper(named.get().label()) + " is likely."
+                ? named.get() == Cause.OTHER
+                        ? "None of the causes known here explains what was seen: look for slugs, cold, old seed, a disease, or ask"
+                                + " a laboratory."
+                        : upper(named.get().label()) + " is likely."
                 : "What did it can't be told yet: " + likeliest(found).get(0) + " or "
                         + likeliest(found).get(1) + ".";
     }

@@ -34,6 +34,8 @@ final class LotSigns {
 
     private static final double LOW_PH = 5;
     private static final double HIGH_PH = 7.8;
+    private static final double EC_EDGE = 0.35;
+    private static final double PH_EDGE = 0.25;
 
     /** A lot shows what half of its units show, and a quarter more of them than of the clean ones. */
     private static final double HALF = 0.5;
@@ -62,16 +64,21 @@ final class LotSigns {
                 .ifPresent(group -> seen.add(new Seen(Sign.INJURED, Optional.of(group), injured(where)))));
         seen.addAll(symptoms());
         late().ifPresent(late -> seen.add(new Seen(Sign.LATE, Optional.empty(), late)));
-        mean(EC).ifPresent(ec -> seen.add(new Seen(Sign.HIGH_EC, Optional.empty(), ec > HIGH_EC)));
+        mean(EC).ifPresent(ec -> seen.add(new Seen(Sign.HIGH_EC, Optional.empty(), beyond(ec, HIGH_EC, EC_EDGE))));
         mean(PH).ifPresent(ph -> {
-            seen.add(new Seen(Sign.LOW_PH, Optional.empty(), ph < LOW_PH));
-            seen.add(new Seen(Sign.HIGH_PH, Optional.empty(), ph > HIGH_PH));
+            seen.add(new Seen(Sign.LOW_PH, Optional.empty(), beyond(-ph, -LOW_PH, PH_EDGE)));
+            seen.add(new Seen(Sign.HIGH_PH, Optional.empty(), beyond(ph, HIGH_PH, PH_EDGE)));
         });
         thinned().ifPresent(falls -> seen.add(new Seen(Sign.DILUTION, Optional.empty(), falls)));
         for (Remedy remedy : Remedy.values()) {
             helped(remedy).ifPresent(falls -> seen.add(new Seen(Sign.of(remedy), Optional.empty(), falls)));
         }
         return seen;
+    }
+
+    /** How far a meter is beyond a limit, 0 to 1, half at it: nothing changes at an edge in nature. */
+    private static double beyond(double value, double limit, double edge) {
+        return 1 / (1 + Math.exp((limit - value) / edge));
     }
 
     private List<LotArms.Where> plain() {

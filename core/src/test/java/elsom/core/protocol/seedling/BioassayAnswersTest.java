@@ -45,11 +45,11 @@ class BioassayAnswersTest {
         assertThat(lots.get(0).contaminant()).contains(Cause.AUXIN);
         assertThat(lots.get(0).clean()).isEqualTo("leaf mould");
         assertThat(findings.answers().get(1).verdict().sentence())
-                .startsWith("GW-31 at day 21, lift roots: no injury of pea was shown up to 100 %")
+                .startsWith("Use it. GW-31 at day 21, lift roots: no injury of pea was shown up to 100 %")
                 .contains("Nothing here points to a contaminant: an injury of 2 points");
         Findings.Answered second = findings.answers().get(0);
         assertThat(second.verdict().sentence())
-                .startsWith("GW-32 at day 21, lift roots: pea is injured from ")
+                .startsWith("Don't use it. GW-32 at day 21, lift roots: pea is injured from ")
                 .contains("no injury of barley was shown up to 100 %")
                 .endsWith("Auxin-type weedkiller residue is likely.")
                 .doesNotContain("likely %");

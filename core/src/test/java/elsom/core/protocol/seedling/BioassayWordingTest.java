@@ -15,7 +15,7 @@ class BioassayWordingTest {
 
     @Test
     void everyCauseHasItsSentence() {
-        assertThat(found.standings()).hasSize(12).allSatisfy(standing -> {
+        assertThat(found.standings()).hasSize(13).allSatisfy(standing -> {
             String sentence = BioassayWording.sentence(standing);
             assertThat(sentence).endsWith(".").doesNotContain("%");
             assertThat(sentence.startsWith("For: ") || sentence.startsWith("Nothing speaks for it."))
@@ -57,7 +57,7 @@ class BioassayWordingTest {
         Findings.Answered answer = clean.found().answers().get(0);
         assertThat(answer.verdict().sentence())
                 .isEqualTo(
-                        "GW-32 at day 21, lift roots: no injury of marigold was shown up to 100 %. Nothing here points"
+                        "Use it. GW-32 at day 21, lift roots: no injury of marigold was shown up to 100 %. Nothing here points"
                                 + " to a contaminant: an injury of 2 points, the least that matters, would have been seen,"
                                 + " and no marked symptom is commoner in the lot.");
         assertThat(answer.details()).isEmpty();

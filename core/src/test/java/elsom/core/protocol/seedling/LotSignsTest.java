@@ -149,7 +149,7 @@ class LotSignsTest {
     /** The board is worked out by the table that is in use. */
     @Test
     void anotherTableGivesAnotherBoard() throws IOException {
-        String own = Likelihoods.SHIPPED.csv().lines().findFirst().orElseThrow() + "\ninjured,all" + ",0.5".repeat(12)
+        String own = Likelihoods.SHIPPED.csv().lines().findFirst().orElseThrow() + "\ninjured,all" + ",0.5".repeat(13)
                 + ",mine\n";
         ABioassay trial = ABioassay.of(ABioassay.SEEDLINGS, ABioassay.SHARES).scored(ABioassay::auxin);
         BioassayResult result = trial.foundAt(4, Likelihoods.parse(new StringReader(own)))
