@@ -19,10 +19,10 @@ import java.util.Set;
  */
 public record Diagnosis(List<Standing> standings) {
     /** How often half of a lot's units are said to show a symptom, or not to, by eyes that err in one of ten. */
-    static final double MISREAD = 0.085;
+    static final double MISREAD = 0.09;
 
     /** What a sign counts beside one that spoke for itself: signs go together. */
-    private static final double TEMPER = 0.85;
+    private static final double TEMPER = 0.84;
 
     /** How much likelier beforehand something is that stands on no list than each cause that does. */
     private static final double STRANGE = 2;

@@ -8,8 +8,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /** In five worlds that are not the table, what is stated comes true as often as it is stated: the table of methods.md. */
 class CalibrationTest {
-    private static final int WORLDS_EACH = 4;
-    private static final int LOTS = 800;
+    private static final int WORLDS_EACH = 6;
+    private static final int LOTS = 1000;
     private static final double POINTS = 0.05;
 
     static List<SimulatedLots.World> worlds() {

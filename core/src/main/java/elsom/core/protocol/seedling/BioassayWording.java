@@ -10,7 +10,9 @@ import elsom.core.results.Findings;
 import elsom.core.results.Verdict;
 import elsom.core.trial.EndpointCode;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -30,7 +32,12 @@ public final class BioassayWording {
                                 + result.species().stream()
                                         .map(BioassayWording::harm)
                                         .collect(Collectors.joining("; "))
-                                + "." + symptoms(result) + " " + cause(result),
+                                + ". "
+                                + symptoms(result)
+                                        .filter(told -> !result.injurious())
+                                        .map(told -> told + " ")
+                                        .orElse("")
+                                + cause(result),
                         "It shows injury, not the substance: a laboratory names it, and no product or firm is accused by"
                                 + " it. It holds for this lot and these plants."))
                 .with(details(result))
@@ -88,13 +95,19 @@ public final class BioassayWording {
     }
 
     /** Symptoms are evidence by themselves, whatever the points: of each plant the surest are told. */
-    private static String symptoms(BioassayResult result) {
-        String told = result.symptoms().stream()
+    private static Optional<String> symptoms(BioassayResult result) {
+        Map<String, List<String>> together = new LinkedHashMap<>();
+        result.symptoms().stream()
                 .filter(SymptomCounts.Excess::speaks)
                 .limit(MOST_SYMPTOMS)
-                .map(excess -> excess.plant() + " shows " + excess.words())
+                .forEach(excess -> together.computeIfAbsent(
+                                excess.plant() + "\n" + excess.counts(), none -> new ArrayList<>())
+                        .add(excess.symptom().label()));
+        String told = together.entrySet().stream()
+                .map(entry -> entry.getKey().split("\n")[0] + " shows " + String.join(", ", entry.getValue()) + " in "
+                        + entry.getKey().split("\n")[1])
                 .collect(Collectors.joining("; "));
-        return told.isEmpty() ? "" : " Symptoms: " + told + ".";
+        return told.isEmpty() ? Optional.empty() : Optional.of("Symptoms: " + told + ".");
     }
 
     /** A bioassay without a clean medium is none. */
@@ -140,6 +153,7 @@ public final class BioassayWording {
 
     private static List<String> details(BioassayResult result) {
         List<String> details = new ArrayList<>();
+        symptoms(result).filter(told -> result.injurious()).ifPresent(details::add);
         result.diagnosis().ifPresent(found -> {
             reasons(found.first(), Diagnosis.Weight.STRONGLY_FOR, Diagnosis.Weight.FOR)
                     .ifPresent(said -> details.add("For it: " + said + "."));

@@ -57,9 +57,9 @@ record SymptomCounts(int units, Map<Symptom, Integer> seen) {
             return MARKED.contains(symptom) || p <= SELDOM;
         }
 
-        /** "cupped leaf in 4 of 4 of its units and 0 of 4 clean ones (exact p 0.029)". */
-        String words() {
-            return symptom.label() + " in " + lot.affected() + " of " + lot.n() + " of its units and "
+        /** "4 of 4 of its units and 0 of 4 clean ones (exact p 0.029)". */
+        String counts() {
+            return lot.affected() + " of " + lot.n() + " of its units and "
                     + clean.affected() + " of " + clean.n() + " clean ones (exact p " + Decimals.significant(p, 2)
                     + ")";
         }

@@ -129,7 +129,8 @@ class BioassayAnswersTest {
                 only(1, (treatment, days, replicate) -> treatment.equals("GW-32") ? "7 cupped, twisted" : "0");
         assertThat(answer.verdict().sentence())
                 .contains("can't be told")
-                .contains("marigold shows cupped leaf in 1 of 1 of its units and 0 of 1 clean ones (exact p 1")
+                .contains(
+                        "marigold shows cupped leaf, twisted stem or petiole in 1 of 1 of its units and 0 of 1 clean ones (exact p 1")
                 .contains("Whether something in it harms can't be told")
                 .doesNotContain("Nothing here points");
         assertThat(answer.verdict().firmness()).isEqualTo(Verdict.Firmness.CANT_TELL);
@@ -141,9 +142,11 @@ class BioassayAnswersTest {
     void symptomsAreEvidenceWhateverThePoints() {
         Findings.Answered answer =
                 only(4, (treatment, days, replicate) -> treatment.equals("GW-32") ? "1 cupped, twisted" : "0");
-        assertThat(answer.verdict().sentence())
-                .contains("cupped leaf in 4 of 4 of its units and 0 of 4 clean ones (exact p 0.029)")
-                .doesNotContain("Nothing here points");
+        assertThat(answer.verdict().sentence()).doesNotContain("Nothing here points");
+        assertThat(answer.details().get(0))
+                .isEqualTo(
+                        "Symptoms: marigold shows cupped leaf, twisted stem or petiole in 4 of 4 of its units and 0 of 4"
+                                + " clean ones (exact p 0.029).");
         assertThat(answer.details()).anyMatch(said -> said.startsWith("Keep the lot apart"));
     }
 
