@@ -78,7 +78,7 @@ public record Validity(Map<EndpointCode, Scene.Expected> expected, Map<EndpointC
             return Optional.empty();
         }
         Look last = last(evidence, code).orElseThrow();
-        return Optional.of("No rate before the last look, “" + last.name() + "”"
+        return Optional.of("The last look, “" + last.name() + "”, is still to come"
                 + (until.containsKey(code) ? ": harm of this kind often shows after a week" : ""));
     }
 

@@ -204,6 +204,15 @@ public final class DoseWording {
 
     /** What a trial that ended sooner would have allowed, where that was more. */
     static Optional<String> earlier(DoseResult result, DoseResult.Line line) {
+        boolean tooEarly = line.rate().asOptional().isEmpty()
+                && line.atLooks()
+                        .get(line.atLooks().size() - 1)
+                        .rate()
+                        .asOptional()
+                        .isPresent();
+        if (tooEarly) {
+            return Optional.empty();
+        }
         double last = line.rate().asOptional().map(WorkingRate::rate).orElse(0.0);
         List<DoseResult.AtLook> laxer = line.atLooks().stream()
                 .filter(at -> at.rate()

@@ -180,8 +180,8 @@ class DoseAnswersTest {
     void thereIsNoRateBeforeTheLastLook() {
         Findings findings = foundAt(3, plan(), DoseAnswersTest::grows);
         assertThat(findings.answers().get(0).details().get(0))
-                .isEqualTo("No rate to work with: No rate before the last look, “day 10”: harm of this kind often shows"
-                        + " after a week.");
+                .isEqualTo("No rate to work with: The last look, “day 10”, is still to come: harm of this kind often"
+                        + " shows after a week.");
         assertThat(result(findings).lines().get(0).rate().asOptional()).isEmpty();
     }
 
