@@ -4,6 +4,7 @@ import elsom.core.quantity.Bounds;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -52,8 +53,24 @@ public record Quarantine(
                 .toList();
     }
 
-    /** Whether a mix holds a lot. */
+    /** Whether a mix holds a lot; one that can't be read does when it names it. */
     public static boolean holds(String mix, String lot) {
-        return Mix.read(mix).map(read -> read.share(lot) > 0).orElse(false);
+        return Mix.read(mix).map(read -> read.share(lot) > 0).orElseGet(() -> names(mix, lot));
+    }
+
+    /** Whether a text names a lot, in any case, as a word of its own. */
+    public static boolean names(String text, String lot) {
+        return Pattern.compile(
+                        "(?<![\\p{L}\\d-])" + Pattern.quote(lot.strip()) + "(?![\\p{L}\\d])",
+                        Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE)
+                .matcher(text)
+                .find();
+    }
+
+    /** Those that stand and whose lot a text names. */
+    public static List<Quarantine> named(List<Quarantine> all, String text) {
+        return all.stream()
+                .filter(one -> one.stands() && names(text, one.lot()))
+                .toList();
     }
 }

@@ -190,7 +190,7 @@ public final class Moments {
     /**
      * Whether a file begins with its newest row, by most of the steps between its rows.
      *
-     * @param cells days and, where they have their own column, times of day, of the first rows of one course each
+     * @param courses times of the first rows, course by course
      */
     public static boolean newestFirst(ZoneId zone, DayOrder order, List<List<Written>> courses) {
         long forth = 0;

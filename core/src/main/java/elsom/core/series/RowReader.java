@@ -169,10 +169,11 @@ public final class RowReader {
 
     /** The same text, or the same number: "-99" is "-99.00" too. */
     private static boolean same(String code, String text) {
+        boolean figures =
+                FIGURES.matcher(code).matches() && FIGURES.matcher(text).matches();
         return code.equals(text)
-                || FIGURES.matcher(code).matches()
-                        && FIGURES.matcher(text).matches()
-                        && Double.parseDouble(code.replace(',', '.')) == Double.parseDouble(text.replace(',', '.'));
+                || (figures
+                        && Double.parseDouble(code.replace(',', '.')) == Double.parseDouble(text.replace(',', '.')));
     }
 
     private static double depth(String cell) {

@@ -29,7 +29,9 @@ class QuarantineTest {
                 "GW-321 | false",
                 "0 GW-32 + 1 leaf mould | false",
                 "'' | false",
-                "1 GW-32 + leaf mould | false"
+                "1 GW-32 + leaf mould | true",
+                "some gw-32, rest leaf mould | true",
+                "1 GW-321 + leaf mould | false"
             })
     void isInWhatHoldsIt(String mix, boolean held) {
         assertThat(Quarantine.holds(mix, "GW-32")).isEqualTo(held);
@@ -40,6 +42,13 @@ class QuarantineTest {
         Quarantine lifted = new Quarantine("GW-31", "smelled", NOW, "Bench A", "", 0, NOW.plusSeconds(60), "aired");
         List<Quarantine> all = List.of(kept("GW-32"), lifted, kept("bracken"));
         assertThat(Quarantine.among(all, List.of("1 GW-31 + 1 GW-32", "leaf mould")))
+                .extracting(Quarantine::lot)
+                .containsExactly("GW-32");
+    }
+
+    @Test
+    void aTextThatNamesItIsHeeded() {
+        assertThat(Quarantine.named(List.of(kept("GW-32"), kept("kelp")), "GW-32 compost 15 g/L\nair 0.5 L/min per L"))
                 .extracting(Quarantine::lot)
                 .containsExactly("GW-32");
     }

@@ -3,6 +3,7 @@ package elsom.web.brew;
 import elsom.core.brew.BrewReading;
 import elsom.core.brew.Recipe;
 import elsom.core.brew.Refeeding;
+import elsom.core.mix.Quarantine;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
@@ -11,6 +12,7 @@ import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
 import elsom.web.platform.Station;
 import elsom.web.trial.Plans;
+import elsom.web.trial.Quarantines;
 import elsom.web.trial.Trials;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -34,18 +36,29 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 @RequestMapping("/trials/{trial}/brews")
 class BrewsController {
+    private static final String APART = "lotsApart";
+
     private final Trials trials;
     private final Plans plans;
     private final Brews brews;
+    private final Quarantines quarantines;
     private final OxygenMeter meter;
     private final Clock clock;
 
-    BrewsController(Trials trials, Plans plans, Brews brews, OxygenMeter meter, Clock clock) {
+    BrewsController(Trials trials, Plans plans, Brews brews, Quarantines quarantines, OxygenMeter meter, Clock clock) {
+        this.quarantines = quarantines;
         this.trials = trials;
         this.plans = plans;
         this.brews = brews;
         this.meter = meter;
         this.clock = clock;
+    }
+
+    /** Lots in quarantine that a recipe names. */
+    private List<String> apart(String recipe) {
+        return Quarantine.named(quarantines.all(), recipe).stream()
+                .map(Quarantine::lot)
+                .toList();
     }
 
     private TrialRecord record(long trial) {
@@ -62,6 +75,7 @@ class BrewsController {
         TrialId id = record.trial().id();
         model.addAttribute(
                 "page", BrewsPage.of(record, plans.plan(id), brews.recipe(id), brews.log(id), clock.instant()));
+        model.addAttribute(APART, apart(brews.recipe(id)));
         return "brew/brews";
     }
 
@@ -70,6 +84,7 @@ class BrewsController {
         TrialRecord record = record(trial);
         TrialId id = record.trial().id();
         model.addAttribute("page", RecipePage.of(record, plans.plan(id), brews.recipe(id), List.of(), clock.instant()));
+        model.addAttribute(APART, apart(brews.recipe(id)));
         return "brew/recipe";
     }
 
@@ -88,7 +103,11 @@ class BrewsController {
                 ? new ModelAndView("redirect:/trials/" + trial + "/brews")
                 : new ModelAndView(
                         "brew/recipe",
-                        Map.of("page", RecipePage.of(record, plans.plan(id), recipe, problems, clock.instant())),
+                        Map.of(
+                                "page",
+                                RecipePage.of(record, plans.plan(id), recipe, problems, clock.instant()),
+                                APART,
+                                apart(recipe)),
                         HttpStatus.UNPROCESSABLE_CONTENT);
     }
 

@@ -149,7 +149,7 @@ final class Pages {
                     protocol.properties().contains(TreatmentProperty.NITROGEN),
                     protocol.habit().plants() > 0,
                     Math.min(Treatment.MOST, Math.max(4, form.lines(TreatmentsPart.LIST) + BLANK_LINES)),
-                    TreatmentsPreview.of(plan, form, problems));
+                    TreatmentsPreview.of(plan, form, problems, lots));
         }
     }
 
@@ -161,15 +161,16 @@ final class Pages {
             List<Flag> flags,
             List<String> mixes,
             Problems problems) {
-        static TreatmentsPreview of(Plan plan, Form form, Problems problems) {
+        static TreatmentsPreview of(Plan plan, Form form, Problems problems, List<String> lots) {
             List<Factor> factors = plan.treatments().factors();
             List<String> columns = factors.size() < 2
                     ? factors.stream().map(Factor::name).toList()
                     : factors.get(factors.size() - 1).levels().stream()
                             .map(Factor.Level::name)
                             .toList();
-            return new TreatmentsPreview(
-                    swatchesOf(plan), columns, rows(plan), PlanCheck.ofTreatments(plan), mixes(plan), problems);
+            List<Flag> flags = new ArrayList<>(PlanCheck.ofTreatments(plan));
+            flags.addAll(Strangers.of(plan, lots));
+            return new TreatmentsPreview(swatchesOf(plan), columns, rows(plan), flags, mixes(plan), problems);
         }
 
         /** Mixes of two parts or more, each once; those that can't be read are told among the flags. */

@@ -214,7 +214,7 @@ class PlanController {
         Plan plan = plans.plan(new TrialId(trial));
         Plan changed = read(reader(part, plan), form, plan, problems);
         Object preview = switch (part) {
-            case TREATMENTS -> Pages.TreatmentsPreview.of(changed, form, problems);
+            case TREATMENTS -> Pages.TreatmentsPreview.of(changed, form, problems, lots.fillings());
             case SIZE -> sizePreview(changed, form, problems);
             case DATES -> DatesPages.DatesPreview.of(changed, problems);
             default -> throw new Refusal("That page has no preview.");

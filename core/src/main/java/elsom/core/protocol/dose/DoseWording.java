@@ -99,7 +99,7 @@ public final class DoseWording {
     /** What can be worked with, and whether just that was tested. */
     public static Optional<String> rate(DoseResult result, DoseResult.Line line) {
         if (line.limit().isPresent()) {
-            return Optional.of(setElsewhere(result, line, line.limit().get()));
+            return Optional.of(setElsewhere(result, line.limit().get()));
         }
         return line.rate()
                 .asOptional()
@@ -112,7 +112,7 @@ public final class DoseWording {
     }
 
     /** One rate is worked with, the least: here another endpoint's. */
-    private static String setElsewhere(DoseResult result, DoseResult.Line line, DoseResult.Limit limit) {
+    private static String setElsewhere(DoseResult result, DoseResult.Limit limit) {
         String kind = Sentence.inside(limit.kind().label());
         return limit.rate()
                 .asOptional()

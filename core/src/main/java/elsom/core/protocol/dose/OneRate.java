@@ -20,7 +20,7 @@ final class OneRate {
 
     private static DoseResult.Line limited(List<DoseResult> results, DoseResult result, DoseResult.Line line) {
         return results.stream()
-                .filter(other -> other != result)
+                .filter(other -> !other.kind().equals(result.kind()))
                 .flatMap(other -> other.lines().stream()
                         .filter(twin -> twin.name().equals(line.name()))
                         .filter(twin -> bound(twin) < bound(line))
