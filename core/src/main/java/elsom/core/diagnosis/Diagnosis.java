@@ -30,7 +30,7 @@ public record Diagnosis(List<Standing> standings) {
     private static final double EVEN = 0.5;
 
     /** A cause is named when it stands for at least so much of all; below, the trial can't tell. */
-    static final double ENOUGH = 0.8;
+    static final double ENOUGH = 0.7;
 
     /**
      * A cause.

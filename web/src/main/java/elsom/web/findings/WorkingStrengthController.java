@@ -28,6 +28,7 @@ class WorkingStrengthController {
             @RequestParam(defaultValue = "2") String factor,
             @RequestParam(defaultValue = "") String reason,
             @RequestParam(defaultValue = "") String stock,
+            @RequestParam(defaultValue = "") String bottle,
             Model model) {
         OpenFindings.Found found = open.of(trial);
         DoseResult result = found.findings().sections(DoseResult.class).stream()
@@ -39,7 +40,7 @@ class WorkingStrengthController {
                         "This trial has no such series of strengths.",
                         "/trials/" + trial + "/findings",
                         "Back to the findings"));
-        WorkingStrengthForm form = WorkingStrengthForm.read(volume, factor, reason, stock, series);
+        WorkingStrengthForm form = WorkingStrengthForm.read(volume, factor, reason, stock, bottle, series);
         model.addAttribute("endpoint", endpoint);
         model.addAttribute(
                 "page",

@@ -19,7 +19,8 @@ import java.util.OptionalDouble;
  * @param volume as typed; {@code volumeMl} as understood
  * @param factor as typed; {@code safety} as understood
  * @param reason why the factor is not the usual one
- * @param stock what the bottle's label says of its strength; {@code strength} as a share of it
+ * @param stock what the label of the bottle that was tested says of its strength; {@code strength} as a share of it
+ * @param bottle the same of the one at hand; empty for the very stock that was tested
  */
 public record WorkingStrengthForm(
         String volume,
@@ -29,13 +30,24 @@ public record WorkingStrengthForm(
         String reason,
         String stock,
         OptionalDouble strength,
+        String bottle,
+        OptionalDouble atHand,
         int series,
         Map<String, String> problems) {
     private static final double LARGEST_ML = 10_000_000;
     private static final int LONGEST = 120;
 
+    /** Labels that differ by less than this share say the same. */
+    private static final double ALIKE = 0.02;
+
     /** Reads what was typed; every field that can't be has a message with what is accepted. */
     static WorkingStrengthForm read(String volume, String factor, String reason, String stock, int series) {
+        return read(volume, factor, reason, stock, "", series);
+    }
+
+    /** The same with the bottle at hand, where it is another. */
+    static WorkingStrengthForm read(
+            String volume, String factor, String reason, String stock, String bottle, int series) {
         Map<String, String> problems = new LinkedHashMap<>();
         double millilitres = volume(volume, problems);
         double safety = factor(factor, problems);
@@ -45,10 +57,13 @@ public record WorkingStrengthForm(
                     "Say why the factor is not " + Decimals.upTo(WorkingRate.USUAL_FACTOR, 0)
                             + ": it is printed on the sheet. Accepted: young plants, so 5.");
         }
-        if (reason.length() > LONGEST || stock.length() > LONGEST) {
-            problems.put(reason.length() > LONGEST ? "reason" : "stock", "At most " + LONGEST + " characters.");
-        }
-        OptionalDouble strength = strength(stock.strip(), problems);
+        Map.of("reason", reason, "stock", stock, "bottle", bottle).forEach((field, text) -> {
+            if (text.length() > LONGEST) {
+                problems.put(field, "At most " + LONGEST + " characters.");
+            }
+        });
+        OptionalDouble strength = strength("stock", stock.strip(), problems);
+        OptionalDouble atHand = strength("bottle", bottle.strip(), problems);
         return new WorkingStrengthForm(
                 volume.strip(),
                 millilitres,
@@ -57,12 +72,14 @@ public record WorkingStrengthForm(
                 reason.strip(),
                 stock.strip(),
                 strength,
+                bottle.strip(),
+                atHand,
                 series,
                 problems);
     }
 
     /** A label's strength in percent; words without a number name the bottle and no strength. */
-    private static OptionalDouble strength(String text, Map<String, String> problems) {
+    private static OptionalDouble strength(String field, String text, Map<String, String> problems) {
         if (text.isEmpty() || text.chars().noneMatch(Character::isDigit)) {
             return OptionalDouble.empty();
         }
@@ -71,7 +88,7 @@ public record WorkingStrengthForm(
             return OptionalDouble.of(share.value());
         }
         problems.putIfAbsent(
-                "stock",
+                field,
                 (read instanceof Read.Ask ask
                                 ? ask.why()
                                 : read instanceof Read.Refused refused
@@ -104,6 +121,14 @@ public record WorkingStrengthForm(
         }
         problems.put("factor", "A safety factor from 1 to 1000. Accepted: 2.");
         return WorkingRate.USUAL_FACTOR;
+    }
+
+    /** Whether the bottle at hand is another than was tested: by its strength, or by what it is called. */
+    boolean otherStock() {
+        return !bottle.isEmpty()
+                && (strength.isPresent() && atHand.isPresent()
+                        ? Math.abs(atHand.getAsDouble() - strength.getAsDouble()) > ALIKE * strength.getAsDouble()
+                        : !bottle.equalsIgnoreCase(stock));
     }
 
     public String problem(String field) {

@@ -1,6 +1,7 @@
 package elsom.web.findings;
 
 import elsom.core.dose.Dilution;
+import elsom.core.dose.OtherStock;
 import elsom.core.dose.WorkingRate;
 import elsom.core.protocol.Caution;
 import elsom.core.protocol.dose.DoseResult;
@@ -66,7 +67,9 @@ public record WorkingStrengthPage(
         Optional<WorkingRate> found = rate.asOptional();
         String refused = rate.whyNot().map(why -> why + ".").orElse("");
         Sheet sheet = null;
-        if (found.isPresent() && form.problems().isEmpty()) {
+        if (found.isPresent() && form.otherStock()) {
+            refused = otherStock(result, found.get().rate(), form);
+        } else if (found.isPresent() && form.problems().isEmpty()) {
             try {
                 sheet = sheet(Dilution.of(found.get().rate(), result.unit(), form.volumeMl()));
             } catch (IllegalArgumentException other) {
@@ -95,6 +98,24 @@ public record WorkingStrengthPage(
                 refused,
                 sheet,
                 cautions);
+    }
+
+    /** Of another stock nothing was tested; what would hold as much of the active is said, and that it is untested. */
+    private static String otherStock(DoseResult result, double rate, WorkingStrengthForm form) {
+        String refused =
+                "The bottle at hand is another than was tested, so there is no rate for it: what else is in it was never"
+                        + " tried.";
+        if (form.strength().isEmpty()
+                || form.atHand().isEmpty()
+                || result.unit().dimension() != Dimension.FRACTION) {
+            return refused + " Write the strength of both to see what would hold as much.";
+        }
+        double tested = form.strength().getAsDouble();
+        double atHand = form.atHand().getAsDouble();
+        return refused + " As much of the active would be in "
+                + result.dose(OtherStock.sameActive(rate, tested, atHand)) + " of it (" + result.dose(rate) + " × "
+                + Decimals.significant(100 * tested, 3) + " % ÷ " + Decimals.significant(100 * atHand, 3)
+                + " %): untested. Try it on a few plants beside none, as a series of its own.";
     }
 
     /** Share of stock and share of what it holds, side by side. */

@@ -19,7 +19,7 @@ class LikelihoodTableTest {
     private Path home;
 
     private static String own() {
-        return Likelihoods.SHIPPED.csv().lines().findFirst().orElseThrow() + "\ncupped,legume" + ",0.5".repeat(12)
+        return Likelihoods.SHIPPED.csv().lines().findFirst().orElseThrow() + "\ncupped,legume" + ",0.5".repeat(13)
                 + ",mine\n";
     }
 

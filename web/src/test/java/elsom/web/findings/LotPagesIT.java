@@ -213,10 +213,10 @@ class LotPagesIT {
     void anotherTableIsUsedAtOnceAndABrokenOneIsRefusedWhole() throws Exception {
         TrialRecord residue = asking("Does GW-32 carry weedkiller?");
         String head = table.current().csv().lines().findFirst().orElseThrow();
-        String telling = "injured,legume" + ",0.5".repeat(12) + ",my own\n";
+        String telling = "injured,legume" + ",0.5".repeat(13) + ",my own\n";
         Web web = new Web(port);
         try {
-            HttpResponse<String> broken = upload(web, head + "\ncurly,legume" + ",0.5".repeat(12) + ",x\n");
+            HttpResponse<String> broken = upload(web, head + "\ncurly,legume" + ",0.5".repeat(13) + ",x\n");
             assertThat(broken.statusCode()).isEqualTo(422);
             assertThat(broken.body()).contains("row 2: “curly” is no sign known here");
             assertThat(table.own()).isFalse();

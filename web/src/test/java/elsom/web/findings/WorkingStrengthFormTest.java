@@ -70,4 +70,18 @@ class WorkingStrengthFormTest {
                     .contains("Accepted: 25 % acidity");
         }
     }
+
+    @ParameterizedTest
+    @CsvSource({
+        "6 % acidity, '', false",
+        "6 % acidity, 6 %, false",
+        "6 % acidity, 25 % acidity, true",
+        "brown bottle, brown bottle, false",
+        "brown bottle, green bottle, true",
+        "'', 25 %, true"
+    })
+    void anotherBottleIsAnotherStock(String tested, String bottle, boolean other) {
+        assertThat(WorkingStrengthForm.read("1 L", "2", "", tested, bottle, 0).otherStock())
+                .isEqualTo(other);
+    }
 }

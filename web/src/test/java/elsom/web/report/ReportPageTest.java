@@ -48,7 +48,7 @@ class ReportPageTest {
         assertThat(page.method())
                 .anyMatch(line -> line.startsWith("2 treatments × 3 units on Tunnel shelf, laid out by lot: blocks"))
                 .anyMatch(line -> line.startsWith("Due for water at 40 % of the water held"))
-                .anyMatch(line -> line.startsWith("Started Mon 1 Jun, 09:00; looks: empty, dry"));
+                .anyMatch(line -> line.startsWith("Started Mon 1 Jun 2026, 09:00; looks: empty, dry"));
         assertThat(page.wentWrong())
                 .anyMatch(line -> line.contains("cat, \"again\""))
                 .contains("1 reading was corrected; the old values are kept.");
@@ -71,8 +71,8 @@ class ReportPageTest {
                         GrowthPlan.START.plus(Duration.ofDays(30)),
                         List.of(Duration.ofDays(30), Duration.ofDays(30), Duration.ofDays(28), Duration.ofDays(28))));
         assertThat(report(started(staggered), staggered).method())
-                .anyMatch(line -> line.startsWith("Started Mon 1 Jun, 09:00: none · leaf mould, none · wood fibre;"
-                        + " Wed 3 Jun, 09:00: seaweed · leaf mould, seaweed · wood fibre; looks:"));
+                .anyMatch(line -> line.startsWith("Started Mon 1 Jun 2026, 09:00: none · leaf mould, none · wood fibre;"
+                        + " Wed 3 Jun 2026, 09:00: seaweed · leaf mould, seaweed · wood fibre; looks:"));
     }
 
     @Test
@@ -80,6 +80,6 @@ class ReportPageTest {
         Amendment later = new Amendment(
                 1, GrowthPlan.START, "Tunnel", "slow spring", List.of("Look “day 35” at 35 days planned."));
         assertThat(report(started(GrowthPlan.plan()), GrowthPlan.plan(), later).changed())
-                .containsExactly("Look “day 35” at 35 days planned. Why: slow spring (Tunnel, Mon 1 Jun, 09:00).");
+                .containsExactly("Look “day 35” at 35 days planned. Why: slow spring (Tunnel, Mon 1 Jun 2026, 09:00).");
     }
 }

@@ -9,10 +9,17 @@ import elsom.core.diagnosis.Sign;
 import elsom.core.plan.APlan;
 import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
+import elsom.core.plan.Measured;
+import elsom.core.plan.Plan;
+import elsom.core.protocol.Protocols;
 import elsom.core.protocol.dose.DoseResult;
+import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
 import elsom.core.results.Verdict;
+import elsom.core.trial.Look;
+import elsom.core.trial.MishapKind;
 import java.util.List;
+import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 
 /** A lot is judged against its clean medium in each plant, and its cause is looked for only where it injures. */
@@ -193,5 +200,32 @@ class BioassayAnswersTest {
                 .contains("marigold can't be told")
                 .contains("The cause can't be asked for: the control failed")
                 .doesNotContain("no injury");
+    }
+
+    /** Four pots of a beginner: one of the lot's is unread, one of the clean ones died; the other of the lot's is cupped. */
+    @Test
+    void fourPotsWithOneUnreadAndOneDeadAreFoundOutFirst() {
+        Plan plan =
+                APlan.of("seedling-injury").factors(ABioassay.LOT).replicates(2).plan();
+        Measured measured = Measured.started(plan);
+        List<Look> looks = measured.record().looks();
+        measured.end(MishapKind.DIED, measured.unit(1, 2), looks.get(0));
+        for (Look look : looks) {
+            measured.typed(measured.unit(1, 1), look, "injury", 1, 0, "0");
+            measured.typed(measured.unit(2, 1), look, "injury", 1, 4, "4 cupped");
+        }
+        Findings findings = Protocols.find(plan.protocol())
+                .orElseThrow()
+                .findings(Evidence.of(plan, measured.record(), OptionalInt.empty()));
+        Findings.Answered lot = findings.answers().stream()
+                .filter(answer -> answer.verdict().sentence().contains("GW-32 at"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(lot.verdict().sentence())
+                .startsWith("Find out before it is used.")
+                .contains("can't be told")
+                .doesNotContain("Nothing here points")
+                .doesNotContain("is likely");
+        assertThat(lot.verdict().firmness()).isEqualTo(Verdict.Firmness.CANT_TELL);
     }
 }
