@@ -102,7 +102,17 @@ final class NoecFamily implements Family {
             Answers.put(row, "p_adj", p).put("significant", effect);
         }
         levels(node, amounts, significant, compared.isPresent());
+        Answers.put(node, "noec_missed", missed(Noec.lowest(significant), compared, decrease));
         return node;
+    }
+
+    /** The harm at the NOEC that these units could not have told from none: the end of its two-sided interval. */
+    private static Optional<Double> missed(Noec noec, Optional<Dunnett.Compared> compared, boolean decrease) {
+        return noec.noec().isEmpty()
+                ? Optional.empty()
+                : compared.map(all ->
+                                all.comparisons().get(noec.noec().getAsInt()).interval())
+                        .map(interval -> Math.max(0, decrease ? -interval.low() : interval.high()));
     }
 
     private static void levels(ObjectNode node, List<Double> amounts, List<Boolean> significant, boolean judged) {

@@ -86,4 +86,15 @@ class CalcTest {
                   {"tare_g":40,"dry_g":30,"volume_ml":500,"wet":[]}]}]}}]""");
         assertThat(answers().get(0).path("error").stringValue()).contains("must be above");
     }
+
+    /** By hand: equal means, error variance 2.5 of 4 degrees of freedom, 2.776 · √(2.5 · 2/3) = 3.584. */
+    @Test
+    void aNoecSaysWhatHarmCouldHaveBeenMissed() throws Exception {
+        run("""
+                [{"id":"a","family":"noec_loec","input":{"kind":"continuous","direction":"decrease",
+                  "groups":[{"dose":0,"values":[10,12,14]},{"dose":1,"values":[11,12,13]}]}}]""");
+        JsonNode dunnett = answers().get(0).path("result").path("dunnett").path("one_sided");
+        assertThat(dunnett.path("noec").doubleValue()).isEqualTo(1);
+        assertThat(dunnett.path("noec_missed").doubleValue()).isCloseTo(3.584, within(1e-3));
+    }
 }

@@ -125,10 +125,10 @@ public record WorkingStrengthForm(
 
     /** Whether the bottle at hand is another than was tested: by its strength, or by what it is called. */
     boolean otherStock() {
-        return !bottle.isEmpty()
-                && (strength.isPresent() && atHand.isPresent()
-                        ? Math.abs(atHand.getAsDouble() - strength.getAsDouble()) > ALIKE * strength.getAsDouble()
-                        : !bottle.equalsIgnoreCase(stock));
+        boolean known = strength.isPresent() && atHand.isPresent();
+        boolean stronger =
+                known && Math.abs(atHand.getAsDouble() - strength.getAsDouble()) > ALIKE * strength.getAsDouble();
+        return !bottle.isEmpty() && (known ? stronger : !bottle.equalsIgnoreCase(stock));
     }
 
     public String problem(String field) {
