@@ -282,4 +282,20 @@ class PlanCheckTest {
                         new Asked(plan.question(), "marigold", plan.asked().questions(), weighted))))
                 .contains("No look takes yield, which has a weight.");
     }
+
+    /** Days after a treatment need something untreated beside each; hours of soaking have their own nought. */
+    @Test
+    void aPlantBackWithoutAnUntreatedUnitIsSaid() {
+        Factor sown = LevelsText.parse("Sown after", FactorKind.TIME, "0, 2, 4 d", "", null, null);
+        Factor ground = factor("Ground", FactorKind.HANDLING, "untreated", "treated");
+        String warning = "There is no untreated unit beside each day.";
+        assertThat(seen(APlan.of("plant-back").factors(sown).replicates(4).plan()))
+                .contains(warning);
+        assertThat(seen(APlan.of("plant-back")
+                        .factors(sown, ground)
+                        .replicates(4)
+                        .plan()))
+                .doesNotContain(warning);
+        assertThat(seen(APlan.ofGrowth().factors(sown).replicates(4).plan())).doesNotContain(warning);
+    }
 }
