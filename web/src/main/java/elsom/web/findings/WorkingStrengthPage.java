@@ -66,6 +66,8 @@ public record WorkingStrengthPage(
             List<Caution> cautions) {
         Optional<WorkingRate> found = rate.asOptional();
         String refused = rate.whyNot().map(why -> why + ".").orElse("");
+        // A number beside another bottle would be poured from it.
+        Optional<WorkingRate> shown = form.otherStock() ? Optional.empty() : found;
         Sheet sheet = null;
         if (found.isPresent() && form.otherStock()) {
             refused = otherStock(result, found.get().rate(), form);
@@ -82,11 +84,11 @@ public record WorkingStrengthPage(
                         + result.look().name(),
                 form,
                 result.lines().stream().map(DoseResult.Line::name).toList(),
-                found.map(one -> result.dose(one.rate())).orElse(""),
-                found.map(one -> "It is " + one.of().label() + ", " + result.dose(one.basis())
+                shown.map(one -> result.dose(one.rate())).orElse(""),
+                shown.map(one -> "It is " + one.of().label() + ", " + result.dose(one.basis())
                                 + ", over a safety factor of " + Decimals.upTo(one.factor(), 2) + ".")
                         .orElse(""),
-                found.map(one -> DoseWording.standing(result, one)
+                shown.map(one -> DoseWording.standing(result, one)
                                 + DoseWording.label(result, one)
                                 + (result.endsEarly().isEmpty() ? "" : " " + result.endsEarly()))
                         .orElse(""),

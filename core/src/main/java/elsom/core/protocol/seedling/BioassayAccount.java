@@ -29,8 +29,9 @@ final class BioassayAccount {
                                 "++ speaks strongly for it, + for, · says nothing, − against, −− strongly against. What was looked"
                                         + " for and not found speaks too.")
                         .note(
-                                "Every cause is taken as equally likely beforehand, and each sign as speaking for itself (naive"
-                                        + " Bayes): trust the order, not the distance.")
+                                "Causes on the list are taken as equally likely beforehand, something else as twice so. Signs go"
+                                        + " together, so each counts a little less than one that spoke for itself (naive Bayes,"
+                                        + " tempered): trust the order, not the distance.")
                         .door(Door.LIKELIHOODS));
         return account.build();
     }
