@@ -49,6 +49,10 @@ record AllClear(List<String> why, double seen) {
         if (tested.died().isPresent()) {
             return Optional.of("more " + species.name() + " died in it than in the clean medium");
         }
+        if (tested.noec().orElse(0) < species.most()) {
+            return Optional.of("what stands in most of it, " + Decimals.upTo(species.most(), 0)
+                    + " %, was not judged in " + species.name());
+        }
         if (effect.proven()) {
             return Optional.empty();
         }

@@ -78,7 +78,13 @@ public final class BioassayAnswers implements Analysis {
         List<BioassayResult.Species> species = lines.entrySet().stream()
                 .filter(entry -> entry.getKey().remedy().isEmpty())
                 .map(entry -> new BioassayResult.Species(
-                        entry.getKey().plant(), entry.getKey().group(), entry.getValue()))
+                        entry.getKey().plant(),
+                        entry.getKey().group(),
+                        entry.getValue(),
+                        Optional.ofNullable(series.get(entry.getKey())).orElseThrow().stream()
+                                .mapToDouble(DoseEffect.Given::dose)
+                                .max()
+                                .orElseThrow()))
                 .sorted(Comparator.comparing(BioassayResult.Species::injured).reversed())
                 .toList();
         Optional<String> refused = species.stream()

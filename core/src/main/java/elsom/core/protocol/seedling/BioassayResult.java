@@ -47,8 +47,9 @@ public record BioassayResult(
      *
      * @param group empty when the plant is not known here
      * @param line by share of the lot, without any remedy
+     * @param most of the lot that was set up, in percent
      */
-    public record Species(String name, Optional<IndicatorGroup> group, DoseResult.Line line) {
+    public record Species(String name, Optional<IndicatorGroup> group, DoseResult.Line line, double most) {
         public boolean injured() {
             return line.voided().isEmpty() && line.effect().tested().loec().isPresent();
         }

@@ -228,4 +228,26 @@ class BioassayAnswersTest {
                 .doesNotContain("is likely");
         assertThat(lot.verdict().firmness()).isEqualTo(Verdict.Firmness.CANT_TELL);
     }
+
+    /** The neat lot was never read: what a quarter and a half of it do is no all-clear for it. */
+    @Test
+    void aNeatLotThatNobodyReadIsNotClear() {
+        Plan plan = APlan.of("seedling-injury")
+                .factors(ABioassay.SHARES)
+                .replicates(4)
+                .plan();
+        Measured measured = Measured.started(plan);
+        for (Look look : measured.record().looks()) {
+            measured.record().units().stream()
+                    .filter(unit -> unit.treatment() < 4)
+                    .forEach(unit -> measured.typed(unit, look, "injury", 1, 0, "0"));
+        }
+        Findings findings = Protocols.find(plan.protocol())
+                .orElseThrow()
+                .findings(Evidence.of(plan, measured.record(), OptionalInt.empty()));
+        assertThat(findings.answers().get(0).verdict().sentence())
+                .startsWith("Find out before it is used.")
+                .contains("100 %, was not judged")
+                .doesNotContain("Nothing here points");
+    }
 }
