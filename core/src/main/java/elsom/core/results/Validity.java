@@ -74,10 +74,10 @@ public record Validity(Map<EndpointCode, Scene.Expected> expected, Map<EndpointC
 
     /** Why a rate would be too early at a look, as a sentence without its stop; empty at the last that is planned. */
     public Optional<String> tooEarly(Evidence evidence, EndpointCode code, Look at) {
-        if (evidence.lastPlanned(code, at)) {
+        Look last = last(evidence, code).orElse(at);
+        if (last.number() <= at.number()) {
             return Optional.empty();
         }
-        Look last = last(evidence, code).orElseThrow();
         return Optional.of("The last look, “" + last.name() + "”, is still to come"
                 + (until.containsKey(code) ? ": harm of this kind often shows after a week" : ""));
     }
@@ -97,9 +97,11 @@ public record Validity(Map<EndpointCode, Scene.Expected> expected, Map<EndpointC
         return Decimals.upTo(after.toHours() / HOURS_A_DAY, 1);
     }
 
+    /** The last look at which it is read: one that was skipped ends the trial sooner. */
     private static Optional<Look> last(Evidence evidence, EndpointCode code) {
         return evidence.record().looks().stream()
-                .filter(look -> look.endpoints().contains(code))
+                .filter(look -> look.endpoints().contains(code)
+                        && evidence.record().skipped(look.number(), code).isEmpty())
                 .reduce((a, b) -> b);
     }
 }
