@@ -1,7 +1,6 @@
 package elsom.core.audit;
 
 import elsom.core.plan.Factor;
-import elsom.core.plan.FactorKind;
 import elsom.core.quantity.Decimals;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.TreatmentProperty;
@@ -18,9 +17,7 @@ final class NitrogenApart implements AuditRule {
         List<Treatment> known = trial.record().treatments().stream()
                 .filter(treatment -> gramsALitre(treatment).isPresent())
                 .toList();
-        boolean asked = trial.plan().treatments().factors().stream()
-                .map(Factor::kind)
-                .anyMatch(kind -> kind == FactorKind.DOSE);
+        boolean asked = trial.plan().treatments().factors().stream().anyMatch(Factor::dosed);
         if (asked || known.size() < 2) {
             return List.of();
         }

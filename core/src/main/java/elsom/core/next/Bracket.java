@@ -24,8 +24,7 @@ final class Bracket implements Proposer {
                 trial.findings().sections(DoseResult.class).stream().findFirst();
         Optional<Factor> factor = doses.flatMap(result -> trial.plan().treatments().factors().stream()
                 .filter(one -> one.name().equals(result.factor())
-                        && (one.kind() == FactorKind.DOSE || one.kind() == FactorKind.SHARE)
-                        && one.measured())
+                        && (one.dosed() || (one.kind() == FactorKind.SHARE && one.measured())))
                 .findFirst());
         return factor.isEmpty() ? Optional.empty() : around(trial, doses.get(), factor.get());
     }

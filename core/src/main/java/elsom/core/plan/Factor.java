@@ -1,7 +1,9 @@
 package elsom.core.plan;
 
 import elsom.core.quantity.Bounds;
+import elsom.core.quantity.Dimension;
 import elsom.core.quantity.UnitOfMeasure;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -23,6 +25,7 @@ public record Factor(
         @Nullable Double labelRate,
         @Nullable Double expectedEffect) {
     public static final int MOST = 3;
+    private static final Set<Dimension> NEVER_ABSENT = EnumSet.of(Dimension.ACIDITY, Dimension.TEMPERATURE);
     public static final int MOST_LEVELS = 12;
 
     /**
@@ -67,5 +70,10 @@ public record Factor(
     /** Whether every level has an amount, so that a curve can be drawn over them. */
     public boolean measured() {
         return levels.stream().allMatch(level -> level.amount() != null);
+    }
+
+    /** Whether it is so much of something given, of which more may harm; a pH or a temperature is never absent. */
+    public boolean dosed() {
+        return kind == FactorKind.DOSE && measured() && !NEVER_ABSENT.contains(unit.dimension());
     }
 }

@@ -43,6 +43,8 @@ public final class LevelsText {
     /** What is given to each unit by itself, not in so much water. */
     static final Set<Dimension> EACH_UNIT = EnumSet.of(Dimension.MASS, Dimension.VOLUME, Dimension.TEMPERATURE);
 
+    private static final Pattern CALLED_CONTROL =
+            Pattern.compile("(?i)\\s*\\((?:the )?control\\)|\\s*[=:,–-]?\\s*\\bcontrol\\b\\s*[=:]?\\s*");
     private static final Pattern RATIO_OF_LEVEL = Pattern.compile(" \\(([^()]{1,40})\\)$");
     private static final Set<String> NOTHING = Set.of("none", "no", "untreated", "water", "control", "nil", "clean");
 
@@ -77,9 +79,38 @@ public final class LevelsText {
             throw new IllegalArgumentException("“" + name + "” needs two levels or more, parted by commas. Accepted: "
                     + (measured ? "0, 0.5, 1, 2 % or 0.25 to 4 % in 6" : "none, seaweed"));
         }
-        return measured
-                ? amounts(name, kind, levels, parts, control, labelRate, expectedEffect)
-                : named(name, kind, parts, control);
+        if (!measured) {
+            return named(name, kind, parts, control);
+        }
+        String called = control.isBlank() ? calledControl(name, parts) : control;
+        List<String> plain = parts.stream().map(LevelsText::withoutControl).toList();
+        String typed = plain.equals(parts) ? levels : String.join("; ", plain);
+        return kind == FactorKind.DOSE && AcidityLevels.areMeant(name, plain)
+                ? new Factor(
+                        name,
+                        kind,
+                        UnitOfMeasure.PH,
+                        levels(name, AcidityLevels.read(name, plain), UnitOfMeasure.PH, called, Double.NaN),
+                        labelRate,
+                        expectedEffect)
+                : amounts(name, kind, typed, plain, called, labelRate, expectedEffect);
+    }
+
+    /** The level that is called the control beside its amount, as in "6 (control)"; nothing where none is. */
+    private static String calledControl(String name, List<String> parts) {
+        List<String> called = parts.stream()
+                .filter(part -> !withoutControl(part).equals(part))
+                .toList();
+        if (called.size() > 1) {
+            throw new IllegalArgumentException("two levels of “" + name + "” are called the control: "
+                    + String.join(", ", called) + ". Accepted: 5; 6 (control); 7");
+        }
+        return called.isEmpty() ? "" : withoutControl(called.get(0));
+    }
+
+    private static String withoutControl(String part) {
+        String rest = CALLED_CONTROL.matcher(part).replaceAll("").strip();
+        return rest.matches(".*[0-9].*") ? rest : part;
     }
 
     private static Factor named(String name, FactorKind kind, List<String> parts, String control) {
@@ -155,7 +186,7 @@ public final class LevelsText {
                         .map(dose -> DoseUnits.in(unit, dose, read.unit()))
                         .toList();
         List<Factor.Level> levels = new ArrayList<>();
-        List<Factor.Level> plain = levels(name, doses, unit, typedControl, 0);
+        List<Factor.Level> plain = levels(name, doses, unit, typedControl, usual(unit, doses));
         for (int i = 0; i < plain.size(); i++) {
             Factor.Level level = plain.get(i);
             boolean ratio =
@@ -167,6 +198,13 @@ public final class LevelsText {
                             : level);
         }
         return new Factor(name, kind, unit, levels, labelRate, expectedEffect);
+    }
+
+    /** None, where there can be none: water is never without salts, so the weakest is what the others are held against. */
+    private static double usual(UnitOfMeasure unit, List<Double> doses) {
+        return unit.dimension() == Dimension.CONDUCTIVITY
+                ? doses.stream().mapToDouble(dose -> dose).min().orElse(0)
+                : 0;
     }
 
     /** "0, 2, 4 g" or "… mL", with or without "per pot": so much for each unit, in the one unit that was typed. */
@@ -266,7 +304,7 @@ public final class LevelsText {
         if (typedControl.isBlank()) {
             return amounts.stream().map(amount -> level(amount, unit, usual)).toList();
         }
-        Matcher typed = AMOUNT.matcher(typedControl.strip());
+        Matcher typed = AMOUNT.matcher(typedControl.strip().replaceFirst("(?i)^ph\\s*", ""));
         double control = typed.matches()
                 ? number(Objects.requireNonNull(typed.group(1)))
                 : NOTHING.contains(typedControl.strip().toLowerCase(Locale.ROOT)) ? 0 : Double.NaN;
@@ -281,7 +319,12 @@ public final class LevelsText {
     }
 
     private static Factor.Level level(double amount, UnitOfMeasure unit, double control) {
-        return new Factor.Level((Decimals.upTo(amount, 4) + " " + unit.symbol()).strip(), amount, amount == control);
+        return new Factor.Level(
+                unit == UnitOfMeasure.PH
+                        ? AcidityLevels.name(amount)
+                        : (Decimals.upTo(amount, 4) + " " + unit.symbol()).strip(),
+                amount,
+                amount == control);
     }
 
     private static UnitOfMeasure unit(FactorKind kind, String name, String spelled) {

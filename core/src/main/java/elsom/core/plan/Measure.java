@@ -37,6 +37,7 @@ public record Measure(
     private static final double LONGEST_DAYS = 1000;
     private static final double HOURS_A_DAY = 24;
     private static final double USUAL_CV = 0.2;
+    private static final int SECONDS_A_PROBE = 20;
 
     public Measure {
         Bounds.present("an endpoint", endpoint);
@@ -69,7 +70,7 @@ public record Measure(
                         code,
                         sensed.name(),
                         sensed.summary().unit(what),
-                        Counting.SENSED,
+                        sensed.byHand() ? Counting.SINGLE : Counting.SENSED,
                         1,
                         ofItself ? what.lowest() : Math.min(0, what.lowest() * LONGEST_DAYS),
                         ofItself
@@ -85,7 +86,7 @@ public record Measure(
                 0,
                 Direction.EITHER,
                 USUAL_CV,
-                0,
+                sensed.byHand() ? SECONDS_A_PROBE : 0,
                 sensed,
                 null);
     }

@@ -131,7 +131,7 @@ public record Treatments(List<Factor> factors, String base, List<List<Integer>> 
             if (factor.kind() == FactorKind.MATERIAL) {
                 materials.add(level.name());
             }
-            if (factor.kind() == FactorKind.DOSE && level.amount() != null) {
+            if (factor.dosed() && level.amount() != null) {
                 properties.putIfAbsent(TreatmentProperty.DOSE, Objects.requireNonNull(level.amount()));
             }
         }

@@ -21,6 +21,10 @@ public final class Cautions {
             "the label and its safety data sheet");
     public static final Caution LIME =
             new Caution("Lime dust burns eyes and lungs: goggles, mask, gloves, no wind.", "the bag's safety notes");
+    public static final Caution SULFUR = new Caution(
+            "Sulfur dust irritates eyes and lungs and can catch fire: goggles, mask, no sparks, never with lime or"
+                    + " chlorine.",
+            "the bag's safety notes");
     public static final Caution WEEDKILLER = new Caution(
             "The label is the law, also for how soon something may be sown. Work where a licence is not needed, or with"
                     + " a licensed applicator.",

@@ -8,6 +8,7 @@ import elsom.core.protocol.general.TastingPanel;
 import elsom.core.protocol.growth.Cuttings;
 import elsom.core.protocol.growth.GrowthInPots;
 import elsom.core.protocol.liming.LimingTitration;
+import elsom.core.protocol.liming.SulfurTitration;
 import elsom.core.protocol.salt.SalinityProtocol;
 import elsom.core.protocol.salt.SodiumCourse;
 import elsom.core.protocol.seedling.Germination;
@@ -31,6 +32,7 @@ public final class Protocols {
             SalinityProtocol.protocol(),
             SodiumCourse.protocol(),
             LimingTitration.protocol(),
+            SulfurTitration.protocol(),
             Cuttings.protocol(),
             AeratedBrew.protocol(),
             TastingPanel.protocol(),

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 /** Levels of a dose: each in its own unit, or all in the one that is typed. */
 final class DoseList {
     private static final Pattern COMMA_IN_NUMBER = Pattern.compile("[0-9],[0-9]");
+    private static final Pattern NONE = Pattern.compile("0(?:[.,]0*)?");
     private static final Pattern NUMBERS_ONLY = Pattern.compile("[0-9., ]+.*");
 
     private DoseList() {}
@@ -81,7 +82,10 @@ final class DoseList {
                 if (asks && ((Read.Ask) meant.get(i)).readings().size() != readings) {
                     return List.of();
                 }
-                list.add(asks ? ((Read.Ask) meant.get(i)).readings().get(reading) : levels.get(i));
+                list.add(
+                        asks && !NONE.matcher(levels.get(i)).matches()
+                                ? ((Read.Ask) meant.get(i)).readings().get(reading)
+                                : levels.get(i));
             }
             lists.add(String.join("; ", list));
         }

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** One dose, a label's rate, or a rate on an area: so much in so much. */
@@ -128,7 +129,15 @@ final class Doses {
     private static Read ppm(Piece piece, Measured m) {
         Optional<Ion> ion = Ion.at(piece.tokens(), m.next());
         if (ion.isEmpty()) {
-            return new Read.Ask("“" + piece.plain() + "”: ppm of salt, and by which factor, or of which nutrient?");
+            return Salinity.scaled(piece, m)
+                    .orElseGet(() -> new Read.Ask(
+                            "“" + piece.plain()
+                                    + "”: ppm of salt, and by which factor of the meter, or of which nutrient"
+                                    + " (which is mg/L)?",
+                            Stream.concat(
+                                            Salinity.scales(m).stream(),
+                                            Stream.of(Read.Amount.figure(m.value()) + " mg/L"))
+                                    .toList()));
         }
         return piece.ends(m.next() + 1)
                 ? checked(

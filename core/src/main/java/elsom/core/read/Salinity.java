@@ -22,17 +22,27 @@ final class Salinity {
         if (m.range()) {
             return Optional.of(piece.refused("“" + piece.plain() + "” is a range, and no reading"));
         }
+        return scaled(piece, m)
+                .or(() -> Optional.of(
+                        new Read.Ask("Which factor does the meter use for ppm: 500, 640 or 700? It is", scales(m))));
+    }
+
+    /** The same with each factor that meters use. */
+    static List<String> scales(Measured m) {
+        return FACTORS.stream()
+                .sorted()
+                .map(factor -> Read.Amount.figure(m.value()) + " ppm (" + factor + " scale)")
+                .toList();
+    }
+
+    /** Conductivity where the factor is said; empty where it is not. */
+    static Optional<Read> scaled(Piece piece, Measured m) {
         List<Integer> said = piece.tokens().subList(m.next(), piece.tokens().size()).stream()
                 .filter(token -> token.isWhole() && FACTORS.contains((int) token.value()))
                 .map(token -> (int) token.value())
                 .toList();
         if (said.size() != 1) {
-            return Optional.of(new Read.Ask(
-                    "Which factor does the meter use for ppm: 500, 640 or 700? It is",
-                    FACTORS.stream()
-                            .sorted()
-                            .map(factor -> Read.Amount.figure(m.value()) + " ppm (" + factor + " scale)")
-                            .toList()));
+            return Optional.empty();
         }
         double ec = m.value() / said.get(0);
         return Optional.of(

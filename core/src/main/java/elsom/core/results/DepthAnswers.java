@@ -28,7 +28,7 @@ import java.util.Set;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 
-/** Salt at the depths of a probe: how far it rose at each, and whether it came back; of every trial that senses it. */
+/** Salt at the depths of a probe, logged or read by hand: how far it rose at each, and whether it came back; of every trial that senses it. */
 final class DepthAnswers implements Analysis {
     /** What is washed down and may be washed out again. */
     private static final Set<Measurand> WASHED = EnumSet.of(Measurand.EC, Measurand.SODIUM);
@@ -45,10 +45,10 @@ final class DepthAnswers implements Analysis {
             "A probe's EC is of the bulk medium and rises with its water: compare looks at like wetness, and let a laboratory"
                     + " measure sodium, calcium and magnesium where SAR is to be judged.");
 
-    /** A treatment at one depth. */
     /** A treatment with all its depths. */
     private record Profile(Treatment treatment, List<AtDepth> depths) {}
 
+    /** A treatment at one depth. */
     private record AtDepth(Sensed sensed, RiseAndReturn course) {
         double matters() {
             return Math.max(
@@ -68,23 +68,25 @@ final class DepthAnswers implements Analysis {
     @Override
     public void add(Evidence evidence, Findings.Draft findings) {
         for (Measurand what : WASHED) {
-            List<Measure> measures = evidence.measured().stream()
-                    .filter(measure -> atDepth(measure, what))
-                    .sorted(Comparator.comparing(
-                            measure -> Objects.requireNonNull(measure.sensed()).depthCm()))
-                    .toList();
-            if (measures.size() > 1) {
-                add(evidence, what, measures, findings);
-            }
+            add(evidence, what, SeriesSummary.MEAN, findings);
+            add(evidence, what, SeriesSummary.BY_HAND, findings);
         }
     }
 
-    private static boolean atDepth(Measure measure, Measurand what) {
+    private static void add(Evidence evidence, Measurand what, SeriesSummary summary, Findings.Draft findings) {
+        List<Measure> measures = evidence.measured().stream()
+                .filter(measure -> atDepth(measure, what, summary))
+                .sorted(Comparator.comparing(
+                        measure -> Objects.requireNonNull(measure.sensed()).depthCm()))
+                .toList();
+        if (measures.size() > 1) {
+            add(evidence, what, measures, findings);
+        }
+    }
+
+    private static boolean atDepth(Measure measure, Measurand what, SeriesSummary summary) {
         Sensed sensed = measure.sensed();
-        return sensed != null
-                && sensed.what() == what
-                && sensed.summary() == SeriesSummary.MEAN
-                && sensed.depthCm() > 0;
+        return sensed != null && sensed.what() == what && sensed.summary() == summary && sensed.depthCm() > 0;
     }
 
     private static void add(Evidence evidence, Measurand what, List<Measure> measures, Findings.Draft findings) {

@@ -53,9 +53,10 @@ public record Landing(List<Landed> readings, int there, List<String> nowhere) {
                 .toList();
     }
 
-    /** A concentration may be of anything, so its endpoint's name must say of what; pH and EC have units of their own. */
+    /** A concentration or a share may be of anything, so its endpoint's name must say of what; pH and EC have units of their own. */
     private static boolean named(Endpoint endpoint, Measurand what) {
-        return what != Measurand.SODIUM
+        return what == Measurand.PH
+                || what == Measurand.EC
                 || Measurand.headed(endpoint.name()).equals(Optional.of(what))
                 || Measurand.headed(endpoint.code().value()).equals(Optional.of(what));
     }

@@ -13,7 +13,11 @@ public enum Measurand {
     TEMPERATURE("Temperature", UnitOfMeasure.CELSIUS, -40, 90, 1, "temp", "°c"),
     PH("pH", UnitOfMeasure.PH, 0, 14, 2, "ph"),
     LIGHT("Light", UnitOfMeasure.PHOTON_FLUX, 0, 3000, 0, "light", "par", "ppfd", "photon"),
+    /** Before sodium, whose name is in its own. */
+    ESP("Exchangeable sodium", UnitOfMeasure.PERCENT, 0, 100, 1, "esp", "exchangeable"),
     SODIUM("Sodium", UnitOfMeasure.MILLIGRAM_PER_LITRE, 0, 40_000, 0, "sodium", "na"),
+    CALCIUM("Calcium", UnitOfMeasure.MILLIGRAM_PER_LITRE, 0, 40_000, 0, "calcium", "ca"),
+    MAGNESIUM("Magnesium", UnitOfMeasure.MILLIGRAM_PER_LITRE, 0, 40_000, 0, "magnesium"),
     GREENNESS("Leaf greenness", UnitOfMeasure.COUNT, 0, 200, 1, "green", "chlorophyll"),
     DIAMETER("Stem diameter", UnitOfMeasure.MILLIMETRE, 0, 300, 2, "diameter", "calliper", "caliper"),
     MASS("Mass", UnitOfMeasure.GRAM, 0, 200_000, 1, "mass", "weight");

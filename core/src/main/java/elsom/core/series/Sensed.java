@@ -5,8 +5,8 @@ import elsom.core.quantity.Decimals;
 import java.util.Locale;
 
 /**
- * An endpoint that is not read by hand but made of a sensor's series: one figure for each unit and look, of the time
- * since the look before.
+ * An endpoint of one thing at one depth: made of a sensor's series, one figure for each unit and look of the time since the
+ * look before, or read there by hand.
  *
  * @param depthCm below the surface; 0 where there is no depth
  * @param limit in the unit of what is measured, for the time above it; 0 for the other summaries
@@ -33,7 +33,15 @@ public record Sensed(Measurand what, double depthCm, SeriesSummary summary, doub
 
     /** How it is measured, in words. */
     public String rule() {
-        return "From the sensor's file: " + summary.meaning() + " since the look before.";
+        return byHand()
+                ? "With a hand probe" + (depthCm > 0 ? ", " + Decimals.upTo(depthCm, 1) + " cm below the surface" : "")
+                        + ", one reading at the look, in the same place of each unit."
+                : "From the sensor's file: " + summary.meaning() + " since the look before.";
+    }
+
+    /** Whether somebody reads it at the look; otherwise a file of a sensor tells it. */
+    public boolean byHand() {
+        return summary == SeriesSummary.BY_HAND;
     }
 
     /** Whether a series is the one this is made of. */

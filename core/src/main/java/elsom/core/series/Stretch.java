@@ -98,6 +98,7 @@ public final class Stretch {
             case HIGHEST -> OptionalDouble.of(highest);
             case AREA -> walked ? OptionalDouble.empty() : OptionalDouble.of(areaHours / HOURS_A_DAY);
             case HOURS_ABOVE -> walked ? OptionalDouble.empty() : OptionalDouble.of(hoursAbove);
+            case BY_HAND -> OptionalDouble.empty();
         };
     }
 }

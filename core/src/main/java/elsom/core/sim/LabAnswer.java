@@ -1,5 +1,6 @@
 package elsom.core.sim;
 
+import elsom.core.chemistry.Sodium;
 import elsom.core.quantity.Decimals;
 import elsom.core.series.Measurand;
 import elsom.core.truth.Living;
@@ -14,7 +15,8 @@ import java.util.SplittableRandom;
  */
 public final class LabAnswer {
     /** What it can be asked for. */
-    public static final List<Measurand> MEASURES = List.of(Measurand.PH, Measurand.EC, Measurand.SODIUM);
+    public static final List<Measurand> MEASURES = List.of(
+            Measurand.PH, Measurand.EC, Measurand.SODIUM, Measurand.CALCIUM, Measurand.MAGNESIUM, Measurand.ESP);
 
     /** How long it takes. */
     public static final Duration TAKES = Duration.ofDays(3);
@@ -26,6 +28,11 @@ public final class LabAnswer {
 
     private static final double OTHER_SALTS_MS = 1;
     private static final double LITTLE_SODIUM = 30;
+
+    /** Of a medium that was limed, mg/L of its extract. */
+    private static final double CALCIUM = 120;
+
+    private static final double MAGNESIUM = 36;
 
     private LabAnswer() {}
 
@@ -50,8 +57,22 @@ public final class LabAnswer {
         double value = switch (what) {
             case PH -> living.at().ph() + noise * 4;
             case EC -> living.at().ecMs() * (1 + noise);
-            default -> Math.max(LITTLE_SODIUM, SODIUM_PER_MS * (living.at().ecMs() - OTHER_SALTS_MS)) * (1 + noise);
+            case CALCIUM -> CALCIUM * (1 + noise);
+            case MAGNESIUM -> MAGNESIUM * (1 + noise);
+            case ESP ->
+                Sodium.exchangeablePercent(Sodium.ratio(
+                                        sodium(living) / Sodium.SODIUM_MG,
+                                        CALCIUM / Sodium.CALCIUM_MG,
+                                        MAGNESIUM / Sodium.MAGNESIUM_MG)
+                                .asOptional()
+                                .orElseThrow())
+                        * (1 + noise);
+            default -> sodium(living) * (1 + noise);
         };
         return Decimals.fixed(value, what.decimals());
+    }
+
+    private static double sodium(Living living) {
+        return Math.max(LITTLE_SODIUM, SODIUM_PER_MS * (living.at().ecMs() - OTHER_SALTS_MS));
     }
 }

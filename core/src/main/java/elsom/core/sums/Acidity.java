@@ -98,7 +98,7 @@ final class Acidity {
                 .step("divided by 3.12: what 1 g of sulfur makes of acid undoes 3.12 g of lime")
                 .mind(
                         "Sulfur works only as microbes oxidise it: weeks in a warm, moist medium, hardly at all in a cold or"
-                                + " sterile one. Give half, wait six weeks, measure again.")
+                                + " sterile one. Give half, wait six weeks, measure again; a jar with sulfur in it tells more (“Sulfur for a pH”).")
                 .mind("Sulfur dust irritates eyes and lungs and can catch fire; the label rules over this.")
                 .number("sulfur_g_per_l", gramsALitre)
                 .number("sulfur_g", all);

@@ -26,6 +26,7 @@ public final class Sums {
             Salts.sodium(),
             Salts.blending(),
             Acidity.target(),
+            Acidifying.target(),
             Meters.calibration(),
             Meters.buffers(),
             Meters.loss(),

@@ -135,4 +135,62 @@ class LevelsTextTest {
         assertThatThrownBy(() -> LevelsText.parse("Dip", FactorKind.HANDLING, "a, A", "", null, null))
                 .hasMessageContaining("two levels");
     }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            pH         | 5, 5.5, 6, 6.5          |     | pH 5,pH 5.5,pH 6,pH 6.5 |
+            pH         | 5, 6 (control), 7       |     | pH 5,pH 6,pH 7          | pH 6
+            Water      | pH 5.5; pH 6,5; pH 7    | 6,5 | pH 5.5,pH 6.5,pH 7      | pH 6.5
+            Acidity    | 5, 6, 7 pH              |     | pH 5,pH 6,pH 7          |
+            """)
+    void aPhIsASettingAndNoDose(String name, String typed, String control, String levels, String controlled) {
+        Factor factor = LevelsText.parse(name, FactorKind.DOSE, typed, control == null ? "" : control, null, null);
+        assertThat(String.join(",", names(factor))).isEqualTo(levels);
+        assertThat(factor.unit()).isEqualTo(UnitOfMeasure.PH);
+        assertThat(factor.dosed()).isFalse();
+        assertThat(factor.levels().stream().filter(Factor.Level::control).map(Factor.Level::name))
+                .isEqualTo(controlled == null ? List.of() : List.of(controlled));
+        assertThat(LevelsText.parse(
+                        name,
+                        FactorKind.DOSE,
+                        LevelsText.text(factor),
+                        controlled == null ? "" : controlled,
+                        null,
+                        null))
+                .isEqualTo(factor);
+    }
+
+    @Test
+    void whatIsNoPhIsRefusedAndAnAcidIsADose() {
+        assertThatThrownBy(() -> LevelsText.parse("pH", FactorKind.DOSE, "5, 15", "", null, null))
+                .hasMessageContaining("“15” in “pH” is not a pH between 0 and 14");
+        assertThat(LevelsText.parse("pH down", FactorKind.DOSE, "0, 1, 2 mL/L", "", null, null)
+                        .dosed())
+                .isTrue();
+    }
+
+    @Test
+    void aLevelCalledTheControlIsOne() {
+        Factor factor = dose("5 (control), 10, 20 g/L");
+        assertThat(names(factor)).containsExactly("5 g/L", "10 g/L", "20 g/L");
+        assertThat(factor.levels().get(0).control()).isTrue();
+        assertThatThrownBy(() -> dose("5 control, 10 control, 20 g/L")).hasMessageContaining("are called the control");
+    }
+
+    @Test
+    void waterIsNeverWithoutSaltsSoTheWeakestIsTheControl() {
+        Factor salt = LevelsText.parse("Water", FactorKind.DOSE, "1, 2, 4, 8 dS/m", "", null, null);
+        assertThat(salt.levels().stream().map(Factor.Level::control)).containsExactly(true, false, false, false);
+    }
+
+    @Test
+    void ppmAsksForItsFactorAndIsConductivityByIt() {
+        assertThatThrownBy(() -> dose("0, 500 ppm, 1000 ppm"))
+                .isInstanceOfSatisfying(
+                        LevelsText.Asked.class,
+                        asked -> assertThat(asked.readings())
+                                .contains("0; 500 ppm (500 scale); 1000 ppm (500 scale)", "0; 500 mg/L; 1000 mg/L"));
+        assertThat(names(dose("0; 500 ppm (500 scale); 1000 ppm (500 scale)")))
+                .containsExactly("0 mS/cm", "1 mS/cm", "2 mS/cm");
+    }
 }

@@ -39,7 +39,7 @@ class CatalogueTest {
     }
 
     @Test
-    void fourteenKindsAreOffered() {
+    void fifteenKindsAreOffered() {
         assertThat(Protocols.all())
                 .extracting(protocol -> protocol.code().value())
                 .containsExactly(
@@ -53,6 +53,7 @@ class CatalogueTest {
                         "salinity",
                         "sodium",
                         "liming",
+                        "sulfur",
                         "cuttings",
                         "brew",
                         "panel",

@@ -71,6 +71,8 @@ class SumsTest {
                 "lime_target | bare=4.8; limed=6.6; dose=4; target=6; tested=100; used=80 | lime_g_per_l | 3.33333 | 1e-5",
                 // half a pH down undoes 1 g/L of lime: 32.06/100.087 g of sulfur
                 "lime_target | bare=6.5; limed=7.5; dose=2; target=6; tested=100; used=100 | sulfur_g_per_l | 0.32032 | 1e-5",
+                // 1 g/L lowered it by 1.2; 0.8 is wanted: 0.6667, of 90 % by one of 99 %
+                "sulfur_target | bare=7.6; acidified=6.4; dose=1; target=6.8; tested=90; used=99 | sulfur_g_per_l | 0.606061 | 1e-5",
                 // (7.05 − 4.12)/2.99; 7 + (6.3 − 7.05)/0.97993
                 "buffer_check | acid=4.12; middle=7.05 | slope_percent | 97.9933 | 1e-4",
                 "buffer_check | acid=4.12; middle=7.05; sample=6.3 | sample_ph | 6.23464 | 1e-5",
@@ -175,6 +177,10 @@ class SumsTest {
                 "lime_target | bare=5; limed=6; target=7 | target | Above what the jar reached",
                 "lime_target | bare=6; limed=7; target=4 | target | sulfur can't be foretold",
                 "lime_target | target=15 | target | 0 to 14",
+                "sulfur_target | bare=7; acidified=6.9 | acidified | wait longer",
+                "sulfur_target | target=7.8 | target | only lowers",
+                "sulfur_target | target=6 | target | Below what the jar reached",
+                "sulfur_target | tested=120 | tested | 10 to 100",
                 "buffer_check | acid=7.2; middle=7 | acid | less in buffer 4.01",
                 "two_heights | shallow_wet=200 | shallow_wet | some water",
                 "two_heights | deep=7 cm | deep_wet | too alike",

@@ -1,16 +1,14 @@
 package elsom.web.findings;
 
-import elsom.core.protocol.Cautions;
 import elsom.core.protocol.liming.TitrationResult;
 import elsom.web.platform.NotFound;
-import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** How much lime a batch needs for a pH, by the trial's curve. */
+/** How much lime or sulfur a batch needs for a pH, by the trial's curve. */
 @Controller
 class LimingController {
     private final OpenFindings open;
@@ -34,8 +32,7 @@ class LimingController {
                         "This trial has no curve of pH.", "/trials/" + trial + "/findings", "Back to the findings"));
         model.addAttribute(
                 "page",
-                LimingPage.of(
-                        found.header(), result, LimingForm.read(target, batch, tested, used), List.of(Cautions.LIME)));
+                LimingPage.of(found.header(), result, LimingForm.read(result.kind(), target, batch, tested, used)));
         return "findings/liming";
     }
 }

@@ -1,5 +1,6 @@
 package elsom.web.findings;
 
+import elsom.core.protocol.liming.Product;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.read.Typed;
 import java.util.LinkedHashMap;
@@ -8,7 +9,7 @@ import java.util.Map;
 /**
  * What was asked of a liming curve, and what of it can't be.
  *
- * @param tested calcium carbonate equivalent of the product in the jars, in percent, as typed
+ * @param tested of the product in the jars, in percent, as typed: a lime's calcium carbonate equivalent, else its purity
  * @param used of the product that will be used
  */
 public record LimingForm(
@@ -22,8 +23,10 @@ public record LimingForm(
         double usedPercent,
         Map<String, String> problems) {
     private static final double LARGEST_ML = 100_000_000;
+    private static final double MOST_EQUIVALENT = 200;
+    private static final double WHOLE = 100;
 
-    static LimingForm read(String target, String batch, String tested, String used) {
+    static LimingForm read(Product product, String target, String batch, String tested, String used) {
         Map<String, String> problems = new LinkedHashMap<>();
         return new LimingForm(
                 target.strip(),
@@ -38,20 +41,23 @@ public record LimingForm(
                         "A volume from 1 mL to 100,000 L. Accepted: 50 L",
                         problems),
                 tested.strip(),
-                percent(tested, "tested", problems),
+                percent(product, tested, "tested", problems),
                 used.strip(),
-                percent(used, "used", problems),
+                percent(product, used, "used", problems),
                 problems);
     }
 
-    private static double percent(String text, String field, Map<String, String> problems) {
+    private static double percent(Product product, String text, String field, Map<String, String> problems) {
+        boolean lime = product == Product.LIME;
         return number(
                 text.replace("%", ""),
                 UnitOfMeasure.COUNT,
                 1,
-                200,
+                lime ? MOST_EQUIVALENT : WHOLE,
                 field,
-                "A calcium carbonate equivalent from 1 to 200 %. Accepted: 100, or 109 for dolomite, 135 for slaked lime",
+                lime
+                        ? "A calcium carbonate equivalent from 1 to 200 %. Accepted: 100, or 109 for dolomite, 135 for slaked lime"
+                        : "How much of it is what works, from 1 to 100 %. Accepted: 90",
                 problems);
     }
 

@@ -73,7 +73,9 @@ class SensedReadings {
 
     /** Endpoints of a plan that series give. */
     static List<Measure> measures(List<Measure> all) {
-        return all.stream().filter(measure -> measure.sensed() != null).toList();
+        return all.stream()
+                .filter(measure -> measure.sensed() != null && !measure.sensed().byHand())
+                .toList();
     }
 
     /** Enters what series give now; what they gave once and give no longer is taken back. */

@@ -2,6 +2,7 @@ package elsom.web.findings;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.protocol.liming.Product;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -10,7 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class LimingFormTest {
     @Test
     void whatCanBeIsUnderstood() {
-        LimingForm form = LimingForm.read("6,5", "50 L", "100 %", "135");
+        LimingForm form = LimingForm.read(Product.LIME, "6,5", "50 L", "100 %", "135");
         assertThat(form.problems()).isEmpty();
         assertThat(form.ph()).isEqualTo(6.5);
         assertThat(form.batchMl()).isEqualTo(50_000);
@@ -28,9 +29,15 @@ class LimingFormTest {
     })
     void whatCanNotBeIsSaidAtItsField(
             String target, String batch, String tested, String used, String field, String says) {
-        LimingForm form = LimingForm.read(target, batch, tested, used);
+        LimingForm form = LimingForm.read(Product.LIME, target, batch, tested, used);
         assertThat(form.problems()).containsOnlyKeys(field);
         assertThat(form.problem(field)).contains(says);
         assertThat(form.target()).isEqualTo(target);
+    }
+
+    @Test
+    void sulfurHasAPurityAndNoCarbonateEquivalent() {
+        LimingForm form = LimingForm.read(Product.SULFUR, "6", "50 L", "90", "135");
+        assertThat(form.problem("used")).contains("from 1 to 100 %").doesNotContain("carbonate");
     }
 }

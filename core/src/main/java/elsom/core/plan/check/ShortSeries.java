@@ -3,7 +3,6 @@ package elsom.core.plan.check;
 import elsom.core.design.DoseSeries;
 import elsom.core.flag.Flag;
 import elsom.core.plan.Factor;
-import elsom.core.plan.FactorKind;
 import elsom.core.plan.Plan;
 import elsom.core.quantity.Decimals;
 import java.util.List;
@@ -18,15 +17,10 @@ final class ShortSeries implements PlanRule {
 
     @Override
     public void check(Plan plan, Noted noted) {
-        plan.treatments().factors().stream()
-                .filter(factor -> factor.kind() == FactorKind.DOSE)
-                .forEach(factor -> series(factor, noted));
+        plan.treatments().factors().stream().filter(Factor::dosed).forEach(factor -> series(factor, noted));
     }
 
     private static void series(Factor factor, Noted noted) {
-        if (!factor.measured()) {
-            return;
-        }
         List<Double> doses = factor.levels().stream()
                 .map(level -> Objects.requireNonNull(level.amount()))
                 .sorted()

@@ -7,7 +7,6 @@ import elsom.core.dose.WorkingRate;
 import elsom.core.figure.FigureKind;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Factor;
-import elsom.core.plan.FactorKind;
 import elsom.core.plan.Measure;
 import elsom.core.plan.PlannedTreatment;
 import elsom.core.plan.Question;
@@ -56,9 +55,7 @@ public final class DoseAnswers implements Analysis {
     public void add(Evidence evidence, Findings.Draft findings) {
         List<Factor> factors = evidence.plan().treatments().factors();
         IntStream.range(0, factors.size())
-                .filter(i -> factors.get(i).kind() == FactorKind.DOSE
-                        && factors.get(i).measured()
-                        && factors.get(i).levels().size() >= FEWEST_DOSES)
+                .filter(i -> factors.get(i).dosed() && factors.get(i).levels().size() >= FEWEST_DOSES)
                 .boxed()
                 .findFirst()
                 .ifPresent(factor -> OneRate.of(asked(evidence).stream()

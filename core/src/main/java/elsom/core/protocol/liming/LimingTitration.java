@@ -18,7 +18,7 @@ public final class LimingTitration {
     public static Protocol protocol() {
         return ProtocolParts.named("liming", "Liming titration")
                 .tells(
-                        "How much lime or sulfur brings a medium to the pH a crop wants.",
+                        "How much lime brings a medium up to the pH a crop wants.",
                         "How much lime for composted bracken under foxglove?")
                 .measure(Measures.ph()
                         .decimals(2)

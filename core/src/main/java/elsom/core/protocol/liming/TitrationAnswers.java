@@ -7,6 +7,7 @@ import elsom.core.plan.FactorKind;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Dimension;
 import elsom.core.quantity.Quantity;
+import elsom.core.quantity.Sentence;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.results.Analysis;
 import elsom.core.results.Evidence;
@@ -37,6 +38,9 @@ public final class TitrationAnswers implements Analysis {
     /** Two looks closer than this are the same to a meter that was calibrated. */
     private static final double METER = 0.05;
 
+    private static final double HOURS_A_WEEK = 168;
+    private static final double A_DAY_OFF = 24;
+
     @Override
     public void add(Evidence evidence, Findings.Draft findings) {
         List<Factor> factors = evidence.plan().treatments().factors();
@@ -57,8 +61,11 @@ public final class TitrationAnswers implements Analysis {
     private static TitrationResult result(Evidence evidence, Factor amounts, List<Look> looks) {
         Look last = looks.get(looks.size() - 1);
         List<TitrationResult.Jar> jars = jars(evidence, amounts, last);
+        Product kind = Product.called(amounts.name());
         return new TitrationResult(
                 amounts.name(),
+                kind,
+                stillActing(kind, last),
                 UnitOfMeasure.GRAM_PER_LITRE,
                 last,
                 jars,
@@ -73,6 +80,17 @@ public final class TitrationAnswers implements Analysis {
                                 jars(evidence, amounts, looks.get(looks.size() - 2)),
                                 jars),
                 evidence.plan().volumeMl(evidence.plan().treatments().all().get(0)));
+    }
+
+    private static String stillActing(Product kind, Look last) {
+        double weeks = kind.acts().toHours() / HOURS_A_WEEK;
+        return last.hoursAfterStart() + A_DAY_OFF >= kind.acts().toHours()
+                ? ""
+                : Sentence.capital(kind.word()) + " works on: it takes about " + Decimals.upTo(weeks, 0)
+                        + " weeks" + (kind == Product.SULFUR ? " in a warm, moist medium, longer in a cold one" : "")
+                        + ", and this is day "
+                        + Decimals.upTo(last.hoursAfterStart() / 24, 0)
+                        + ". An amount read now is too much.";
     }
 
     private static List<TitrationResult.Jar> jars(Evidence evidence, Factor amounts, Look look) {
@@ -150,7 +168,8 @@ public final class TitrationAnswers implements Analysis {
                     "Jars of more amounts would.");
         }
         var range = result.range().orElseThrow();
-        boolean moving = result.drift().map(TitrationResult.Drift::moving).orElse(true);
+        boolean moving = !result.stillActing().isEmpty()
+                || result.drift().map(TitrationResult.Drift::moving).orElse(true);
         double middle = Math.round((range.low() + range.high())) / 2.0;
         String example = result.dose(middle)
                 .asOptional()
@@ -189,8 +208,12 @@ public final class TitrationAnswers implements Analysis {
                                 + drift.before().name() + " (95 % interval "
                                 + Decimals.fixed(drift.interval().low(), 2)
                                 + " to " + Decimals.fixed(drift.interval().high(), 2) + ")."
-                                + (drift.moving() ? " Wait for another look before you lime by it." : "")),
-                        () -> details.add("One look only: lime works for weeks, so look again before you lime by it."));
+                                + (drift.moving() ? " Wait for another look before you go by it." : "")),
+                        () -> details.add("One look only: " + result.kind().word()
+                                + " works for weeks, so look again before you go by it."));
+        if (!result.stillActing().isEmpty()) {
+            details.add(result.stillActing());
+        }
         result.curve()
                 .asOptional()
                 .filter(curve -> !curve.monotone())

@@ -16,6 +16,8 @@ import java.util.Optional;
  * pH over the amount of lime or sulfur.
  *
  * @param product as the plan calls it
+ * @param kind what it is, by that name
+ * @param stillActing what is to be said of a look that comes before most of it has worked; empty afterwards
  * @param unit of amounts
  * @param curve not estimable with the reason in words
  * @param halfWidth of the 95 % interval of an amount's mean pH, by the scatter of all jars; 0 with one jar each
@@ -24,6 +26,8 @@ import java.util.Optional;
  */
 public record TitrationResult(
         String product,
+        Product kind,
+        String stillActing,
         UnitOfMeasure unit,
         Look look,
         List<Jar> jars,

@@ -33,41 +33,74 @@ public final class SodiumAnswers implements Analysis {
     private static final EndpointCode SODIUM = new EndpointCode("sodium");
     private static final EndpointCode CALCIUM = new EndpointCode("calcium");
     private static final EndpointCode MAGNESIUM = new EndpointCode("magnesium");
+    private static final EndpointCode ESP = new EndpointCode("esp");
 
-    /** The smallest difference of the ratio that matters, where nobody says. */
-    private static final double MATTERS = 1;
+    /**
+     * How sodium is told.
+     *
+     * @param matters the smallest difference that matters, where nobody says
+     */
+    private enum Scale {
+        RATIO("the sodium ratio (SAR)", "", 1),
+        EXCHANGED("exchangeable sodium (ESP, by the laboratory)", " %", 2);
 
-    /** Ratios of a treatment's units over time. */
-    private record Course(int arm, RiseAndReturn ratios) {}
+        private final String words;
+        private final String unit;
+        private final double matters;
+
+        Scale(String words, String unit, double matters) {
+            this.words = words;
+            this.unit = unit;
+            this.matters = matters;
+        }
+
+        String shown(double value) {
+            return Decimals.fixed(value, 1) + unit;
+        }
+    }
+
+    /** What a treatment's units came to over time. */
+    private record Course(int arm, RiseAndReturn values) {}
 
     @Override
     public void add(Evidence evidence, Findings.Draft findings) {
-        List<EndpointCode> ions = List.of(SODIUM, CALCIUM, MAGNESIUM);
         List<EndpointCode> measured = evidence.measured().stream()
                 .map(measure -> measure.endpoint().code())
                 .toList();
-        List<Look> looks = measured.containsAll(ions) ? evidence.looksOf(SODIUM) : List.of();
-        if (looks.isEmpty()) {
-            return;
+        if (measured.containsAll(List.of(SODIUM, CALCIUM, MAGNESIUM))) {
+            add(evidence, Scale.RATIO, evidence.looksOf(SODIUM), findings);
         }
+        if (measured.contains(ESP)) {
+            add(evidence, Scale.EXCHANGED, evidence.looksOf(ESP), findings);
+        }
+    }
+
+    private static void add(Evidence evidence, Scale scale, List<Look> looks, Findings.Draft findings) {
         TrialRecord record = evidence.record();
         List<Course> courses = new ArrayList<>();
         for (int arm = 0; arm < record.treatments().size(); arm++) {
             List<Map<UnitCode, Double>> byLook = new ArrayList<>();
             for (Look look : looks) {
-                byLook.add(ratios(record, arm, look));
+                byLook.add(scale == Scale.RATIO ? ratios(record, arm, look) : exchanged(record, arm, look));
             }
-            if (byLook.stream().noneMatch(Map::isEmpty)) {
+            if (!byLook.isEmpty() && byLook.stream().noneMatch(Map::isEmpty)) {
                 courses.add(new Course(arm, new RiseAndReturn(looks, byLook)));
             }
         }
         if (courses.isEmpty()) {
             return;
         }
-        Look last = looks.get(looks.size() - 1);
         courses.forEach(course -> findings.answer(Findings.Answered.unasked(
-                verdict(record.treatments().get(course.arm()).name(), course.ratios()))));
-        findings.section(table(evidence.record(), courses, looks, last));
+                verdict(record.treatments().get(course.arm()).name(), scale, course.values()))));
+        findings.section(table(record, scale, courses, looks));
+    }
+
+    private static Map<UnitCode, Double> exchanged(TrialRecord record, int arm, Look look) {
+        Map<UnitCode, Double> shares = new LinkedHashMap<>();
+        record.units().stream()
+                .filter(unit -> unit.treatment() == arm + 1)
+                .forEach(unit -> mean(record, unit, look, ESP).ifPresent(share -> shares.put(unit.code(), share)));
+        return shares;
     }
 
     private static Map<UnitCode, Double> ratios(TrialRecord record, int arm, Look look) {
@@ -97,26 +130,31 @@ public final class SodiumAnswers implements Analysis {
                 .average();
     }
 
-    private static Verdict verdict(String name, RiseAndReturn course) {
+    private static Verdict verdict(String name, Scale scale, RiseAndReturn course) {
         int peak = course.peak();
-        RiseAndReturn.Ending ending = course.ending(MATTERS);
-        String rose = name + ": the sodium ratio (SAR) stood at " + shown(course.mean(0)) + " at "
-                + course.looks().get(0).name() + ", at most " + shown(course.mean(peak)) + " at "
+        RiseAndReturn.Ending ending = course.ending(scale.matters);
+        String rose = name + ": " + scale.words + " stood at " + scale.shown(course.mean(0)) + " at "
+                + course.looks().get(0).name() + ", at most " + scale.shown(course.mean(peak)) + " at "
                 + course.looks().get(peak).name();
         return switch (ending) {
             case ONE_LOOK -> soFar(rose + ".");
             case NOT_FALLEN -> soFar(rose + ", the last look: it has not fallen yet.");
-            case NEVER_ROSE -> ended(Verdict.Firmness.SETTLED, rose + now(course) + "it did not rise", course);
+            case NEVER_ROSE ->
+                ended(Verdict.Firmness.SETTLED, rose + now(scale, course) + "it did not rise", scale, course);
             case BACK ->
                 ended(
                         Verdict.Firmness.SETTLED,
-                        rose + now(course) + "it has come back to within " + shown(MATTERS) + " of where it was",
+                        rose + now(scale, course) + "it has come back to within " + scale.shown(scale.matters)
+                                + " of where it was",
+                        scale,
                         course);
-            case STAYS -> ended(Verdict.Firmness.WORSE, rose + now(course) + "it has not come back", course);
+            case STAYS ->
+                ended(Verdict.Firmness.WORSE, rose + now(scale, course) + "it has not come back", scale, course);
             case UNCLEAR ->
                 ended(
                         Verdict.Firmness.CANT_TELL,
-                        rose + now(course) + "whether it has come back can't be told",
+                        rose + now(scale, course) + "whether it has come back can't be told",
+                        scale,
                         course);
         };
     }
@@ -125,54 +163,65 @@ public final class SodiumAnswers implements Analysis {
         return new Verdict(Verdict.Firmness.SO_FAR, sentence, "A look after leaching tells whether it comes back.");
     }
 
-    private static String now(RiseAndReturn course) {
-        return ", and " + shown(course.mean(course.last())) + " at "
+    private static String now(Scale scale, RiseAndReturn course) {
+        return ", and " + scale.shown(course.mean(course.last())) + " at "
                 + course.looks().get(course.last()).name() + ": ";
     }
 
-    private static Verdict ended(Verdict.Firmness firmness, String sentence, RiseAndReturn course) {
+    private static Verdict ended(Verdict.Firmness firmness, String sentence, Scale scale, RiseAndReturn course) {
         return new Verdict(
                 firmness,
                 sentence
                         + course.left()
-                                .map(interval -> " (difference " + shown(course.mean(course.last()) - course.mean(0))
-                                        + ", 95 % interval " + shown(interval.low()) + " to " + shown(interval.high())
+                                .map(interval -> " (difference "
+                                        + scale.shown(course.mean(course.last()) - course.mean(0)) + ", 95 % interval "
+                                        + Decimals.fixed(interval.low(), 1) + " to " + scale.shown(interval.high())
                                         + ")")
                                 .orElse("")
                         + ".",
-                "From an exchangeable share (ESP) of about 15 % on, many soils seal and crust: a soil laboratory measures it.");
-    }
-
-    private static String shown(double ratio) {
-        return Decimals.fixed(ratio, 1);
+                "From an exchangeable share (ESP) of about " + Decimals.upTo(Sodium.SODIC_ESP, 0)
+                        + " % on, many soils seal and crust"
+                        + (scale == Scale.RATIO ? ": a soil laboratory measures it." : "."));
     }
 
     private static Cell ratio(double ratio) {
-        return Cell.number(shown(ratio), Amount.of(ratio, UnitOfMeasure.COUNT));
+        return Cell.number(Scale.RATIO.shown(ratio), Amount.of(ratio, UnitOfMeasure.COUNT));
     }
 
-    private static Cell share(double ratio) {
-        double percent = Sodium.exchangeablePercent(ratio);
-        return Cell.number(Decimals.fixed(percent, 1) + " %", Amount.of(percent / 100, UnitOfMeasure.FRACTION));
+    private static Cell share(double percent) {
+        return Cell.number(Scale.EXCHANGED.shown(percent), Amount.of(percent / 100, UnitOfMeasure.FRACTION));
     }
 
-    private static TableResult table(TrialRecord record, List<Course> courses, List<Look> looks, Look last) {
+    private static TableResult table(TrialRecord record, Scale scale, List<Course> courses, List<Look> looks) {
         List<Column<Course>> columns = new ArrayList<>();
         columns.add(Column.cells("Treatment", course -> Cell.of(record.treatment(course.arm() + 1))));
         for (int i = 0; i < looks.size(); i++) {
             int look = i;
-            columns.add(Column.numbers(
-                    "SAR, " + looks.get(i).name(),
-                    course -> ratio(course.ratios().mean(look))));
-            columns.add(Column.numbers(
-                    "ESP, " + looks.get(i).name(),
-                    course -> share(course.ratios().mean(look))));
+            if (scale == Scale.RATIO) {
+                columns.add(Column.numbers(
+                        "SAR, " + looks.get(i).name(),
+                        course -> ratio(course.values().mean(look))));
+                columns.add(Column.numbers(
+                        "ESP, " + looks.get(i).name(),
+                        course ->
+                                share(Sodium.exchangeablePercent(course.values().mean(look)))));
+            } else {
+                columns.add(Column.numbers(
+                        "ESP, " + looks.get(i).name(),
+                        course -> share(course.values().mean(look))));
+            }
         }
+        boolean ratio = scale == Scale.RATIO;
+        String title = ratio ? "Sodium over time" : "Exchangeable sodium over time";
         return new TableResult(
-                "Sodium over time",
-                last,
-                Table.of("sodium", "Sodium over time", columns, courses),
-                List.of("SAR = Na/√((Ca + Mg)/2) in meq/L; ESP by SAR, 100 q/(1 + q) with q = −0.0126 + 0.01475 SAR"
-                        + " (Richards 1954). Depths are treatments of their own: give them as a factor."));
+                title,
+                looks.get(looks.size() - 1),
+                Table.of(ratio ? "sodium" : "exchanged", title, columns, courses),
+                List.of(
+                        ratio
+                                ? "SAR = Na/√((Ca + Mg)/2) in meq/L; ESP by SAR, 100 q/(1 + q) with q = −0.0126 + 0.01475 SAR"
+                                        + " (Richards 1954). Depths are treatments of their own: give them as a factor."
+                                : "As the laboratory measured it, means of a treatment's units; it goes before what SAR would"
+                                        + " estimate."));
     }
 }

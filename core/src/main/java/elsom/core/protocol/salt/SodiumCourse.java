@@ -24,6 +24,16 @@ public final class SodiumCourse {
                 .measure(ion("sodium", "Sodium"))
                 .measure(ion("calcium", "Calcium"))
                 .measure(ion("magnesium", "Magnesium"))
+                .measure(
+                        MeasureParts.of("esp", "Exchangeable sodium (ESP)")
+                                .in(UnitOfMeasure.PERCENT)
+                                .highest(100)
+                                .decimals(1)
+                                .better(Direction.LOWER)
+                                .typicalCv(0.15)
+                                .secondsEach(10)
+                                .rule(
+                                        "by the laboratory, of the soil itself; where it is measured nothing is estimated by SAR"))
                 .look("baseline", day(0), "sodium", "calcium", "magnesium")
                 .look("peak", day(90), "sodium", "calcium", "magnesium")
                 .look("after leaching", day(180), "sodium", "calcium", "magnesium")
@@ -34,7 +44,8 @@ public final class SodiumCourse {
                         "One laboratory and one extract for all looks: saturated extract or drained water, never mixed.")
                 .holds(
                         "A look before, one at the peak, and one after leaching, from the same units.",
-                        "SAR of the extract stands for the soil; what is exchanged is estimated by it.")
+                        "SAR of the extract stands for the soil; what is exchanged (ESP) is estimated by it, unless the"
+                                + " laboratory measures it.")
                 .answers(new SodiumAnswers())
                 .usually(4, LayoutKind.BLOCKS, 0, 0, 0)
                 .made();

@@ -43,6 +43,7 @@ public final class ThresholdAnswers implements Analysis {
     private static final double ALPHA = 0.05;
     private static final double MISSES = 0.05;
     private static final double PERCENT = 100;
+    static final String NONE = "none";
 
     private final EndpointCode yield;
     private final List<EndpointCode> measures;
@@ -110,6 +111,11 @@ public final class ThresholdAnswers implements Analysis {
                 look,
                 points,
                 fit,
+                weakest(strengths) == 0
+                        ? NONE
+                        : (Decimals.upTo(weakest(strengths), 2) + " "
+                                        + strengths.unit().symbol())
+                                .strip(),
                 effect(evidence, strengths, harvested, look),
                 strengths(record, points, fit));
     }
@@ -118,10 +124,22 @@ public final class ThresholdAnswers implements Analysis {
         Observations seen = UnitValues.of(evidence, harvested, look, Optional.empty());
         List<DoseEffect.Given> given = IntStream.range(
                         0, evidence.record().treatments().size())
-                .mapToObj(arm -> new DoseEffect.Given(arm, given(evidence, strengths, arm)))
+                .mapToObj(arm -> new DoseEffect.Given(arm, beyond(strengths, given(evidence, strengths, arm))))
                 .toList();
         return DoseEffect.of(
                 seen, given, ALPHA, DoseAnswers.tolerated(evidence, harvested, seen, given), OptionalDouble.empty());
+    }
+
+    private static double weakest(Factor strengths) {
+        return strengths.levels().stream()
+                .mapToDouble(level -> Objects.requireNonNull(level.amount()))
+                .min()
+                .orElseThrow();
+    }
+
+    /** A strength as it is; 0 for the weakest, which stands for none where all waters have salts. */
+    private static double beyond(Factor strengths, double given) {
+        return given == weakest(strengths) ? 0 : given;
     }
 
     /** A curve that misses the means of the strengths is no answer: what was seen is. */

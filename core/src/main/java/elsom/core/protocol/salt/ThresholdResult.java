@@ -21,7 +21,8 @@ import java.util.OptionalDouble;
  * @param yield what was harvested
  * @param axis what salinity was measured by; the strength given where nothing was
  * @param fit not estimable with the reason in words, such as that it misses what was seen
- * @param effect what the strengths that were given did, beside none
+ * @param beside what the strengths are held against: "none", or the weakest water where all have salts
+ * @param effect what the strengths that were given did, beside that
  * @param strengths as given, with what they came to
  */
 public record ThresholdResult(
@@ -30,6 +31,7 @@ public record ThresholdResult(
         Look look,
         List<Point> points,
         Outcome<SalinityResponse> fit,
+        String beside,
         DoseEffect effect,
         List<Strength> strengths)
         implements Section {
@@ -82,7 +84,7 @@ public record ThresholdResult(
                 .orElseThrow();
     }
 
-    /** The mean yield without any; empty where that was not read. */
+    /** The mean yield of what the strengths are held against; empty where that was not read. */
     OptionalDouble without() {
         return effect.levels().stream()
                 .filter(level -> level.dose() == 0)

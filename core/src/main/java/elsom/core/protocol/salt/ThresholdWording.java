@@ -56,7 +56,10 @@ public final class ThresholdWording {
                 what + " rises before it falls, so that it has no one threshold: it was highest, "
                         + result.yield().show(most.yield()) + ", at " + most.name() + " ("
                         + result.axis().show(most.salinity()) + "), beside "
-                        + result.yield().show(result.without().orElseThrow()) + " without.",
+                        + result.yield().show(result.without().orElseThrow())
+                        + (result.beside().equals(ThresholdAnswers.NONE)
+                                ? " without."
+                                : " at " + result.beside() + "."),
                 "What salts feed and what they cost are mixed here. It holds for this crop and this season: heat makes"
                         + " salt worse. What drains tells more than what is given.");
     }
@@ -80,16 +83,19 @@ public final class ThresholdWording {
         String unit = strengths.unit().symbol();
         OptionalDouble noec = result.tested().noec();
         OptionalDouble loec = result.tested().loec();
+        boolean none = result.beside().equals(ThresholdAnswers.NONE);
         details.add(
                 loec.isEmpty()
-                        ? "No strength that was given shows a loss beside none, up to " + amount(noec, unit) + "."
+                        ? "No strength that was given shows a loss beside " + result.beside() + ", up to "
+                                + amount(noec, unit) + "."
                         : (noec.isPresent()
                                         ? "The strongest given without a loss is " + amount(noec, unit)
-                                        : "Even the weakest given shows a loss")
-                                + "; a loss shows from " + amount(loec, unit) + " on.");
+                                        : none ? "Even the weakest given shows a loss" : "The next shows a loss")
+                                + (none ? "" : " beside " + result.beside()) + "; a loss shows from "
+                                + amount(loec, unit) + " on.");
         result.effect()
                 .effective(TENTH)
-                .filter(found -> !found.outside())
+                .filter(found -> none && !found.outside())
                 .ifPresent(found -> details.add("A tenth less than"
                         + " without is reached at " + amount(OptionalDouble.of(found.dose()), unit)
                         + " given (95 % interval "
@@ -101,9 +107,9 @@ public final class ThresholdWording {
                                 : " or more")
                         + "; curves averaged)."));
         if (result.tested().died().isPresent()) {
-            details.add(
-                    "From " + amount(result.tested().died(), unit)
-                            + " on more died than without, so few that it may be chance: that strength is not called harmless.");
+            details.add("From " + amount(result.tested().died(), unit) + " on more died than "
+                    + (none ? "without" : "at " + result.beside())
+                    + ", so few that it may be chance: that strength is not called harmless.");
         }
         return details;
     }

@@ -15,6 +15,7 @@ import elsom.core.section.Table;
 import elsom.core.seedling.Dish;
 import elsom.core.seedling.GerminationCourse;
 import elsom.core.seedling.GerminationIndex;
+import elsom.core.seedling.GerminationIntervals;
 import elsom.core.stats.Interval;
 import elsom.core.stats.Outcome;
 import elsom.core.stats.Proportion;
@@ -44,6 +45,11 @@ public final class GerminationAnswers implements Analysis {
     private static final EndpointCode PH = new EndpointCode("ph");
     private static final double FEWEST = 0.8;
     private static final double WIDEST_CV = 0.3;
+
+    /** An index below which an extract is said to hinder, in percent. */
+    private static final double HINDERS = 80;
+
+    private static final double STRONGLY = 50;
 
     /** From which salts alone hold tender seeds back, mS/cm. */
     private static final double SALTY = 2;
@@ -146,31 +152,99 @@ public final class GerminationAnswers implements Analysis {
                     "The germination test does not hold at " + look.name() + ": " + invalid.get() + ".",
                     "Do it again with a control that germinates."));
         }
-        List<String> said = new ArrayList<>();
-        boolean held = false;
+        List<Said> said = new ArrayList<>();
         for (Side side : sides) {
             Optional<GerminationIndex> found = index(side, control).asOptional();
-            if (side.arm() != control.arm()
-                    && found.isPresent()
-                    && !side.dishes().isEmpty()) {
-                double percent = 100 * found.get().index();
-                held |= percent < 80;
-                said.add(record.treatments().get(side.arm()).name() + " " + effect(percent) + " (germination index "
-                        + Decimals.fixed(percent, 0) + " %)");
+            if (side.arm() != control.arm() && found.isPresent()) {
+                said.add(Said.of(record.treatments().get(side.arm()).name(), found.get(), side, control));
             }
         }
+        Verdict.Firmness firmness = said.stream().anyMatch(one -> one.firmness() == Verdict.Firmness.WORSE)
+                ? Verdict.Firmness.WORSE
+                : said.stream().allMatch(one -> one.firmness() == Verdict.Firmness.SOUND)
+                        ? Verdict.Firmness.SOUND
+                        : Verdict.Firmness.CANT_TELL;
+        List<String> details = new ArrayList<>();
+        details.add("The control germinated " + Decimals.percent((double) control.k() / control.n(), 0)
+                + " %, so the test holds.");
+        said.stream().map(Said::parts).filter(parts -> !parts.isEmpty()).forEach(details::add);
         return Findings.Answered.unasked(new Verdict(
-                        said.isEmpty()
-                                ? Verdict.Firmness.CANT_TELL
-                                : held ? Verdict.Firmness.WORSE : Verdict.Firmness.SOUND,
+                        said.isEmpty() ? Verdict.Firmness.CANT_TELL : firmness,
                         said.isEmpty()
                                 ? "No index at " + look.name()
                                         + ": it needs roots measured in the control and in a sample."
-                                : "At " + look.name() + ": " + String.join("; ", said) + ".",
+                                : "At " + look.name() + ": "
+                                        + said.stream().map(Said::sentence).collect(Collectors.joining("; ")) + ".",
                         "Fresh composts also hinder by ammonia and acids that go off in weeks, and salts look like toxins:"
                                 + " see EC and pH beside."))
-                .with(List.of("The control germinated " + Decimals.percent((double) control.k() / control.n(), 0)
-                        + " %, so the test holds."));
+                .with(details);
+    }
+
+    /**
+     * What is said of a treatment.
+     *
+     * @param kind its class, where its interval lets one be named
+     * @param parts germination and roots apart; empty where chance is not known
+     */
+    private record Said(String sentence, String kind, String parts, Verdict.Firmness firmness) {
+        static Said of(String name, GerminationIndex found, Side side, Side control) {
+            Outcome<GerminationIntervals> sure = GerminationIntervals.of(side.dishes(), control.dishes());
+            double percent = 100 * found.index();
+            String index = "germination index " + Decimals.fixed(percent, 0) + " %";
+            if (sure.asOptional().isEmpty() && fewGerminate(side, control)) {
+                return new Said(
+                        name + " hinders strongly: " + (side.k() == 0 ? "none" : "only " + side.k()) + " of " + side.n()
+                                + " germinated, " + control.k() + " of " + control.n() + " in the control",
+                        effect(0),
+                        "",
+                        Verdict.Firmness.WORSE);
+            }
+            if (sure.asOptional().isEmpty()) {
+                return new Said(
+                        name + " can't be told: " + index + ", of too few dishes to know what is chance",
+                        "not judged",
+                        "",
+                        Verdict.Firmness.CANT_TELL);
+            }
+            GerminationIntervals intervals = sure.asOptional().get();
+            boolean hinders = 100 * intervals.index().high() < HINDERS;
+            boolean clear = 100 * intervals.index().low() >= HINDERS;
+            String shown = " (" + index + ", 95 % interval " + span(intervals.index()) + ")";
+            return new Said(
+                    name
+                            + (hinders || clear
+                                    ? " " + kind(intervals.index())
+                                    : " may hinder or not: it can't be told")
+                            + shown,
+                    hinders || clear ? kind(intervals.index()) : "can't be told",
+                    name + ": " + part("germination", found.relativeGermination(), intervals.germination()) + ", "
+                            + part("root length", found.relativeRootLength(), intervals.roots()) + ".",
+                    hinders ? Verdict.Firmness.WORSE : clear ? Verdict.Firmness.SOUND : Verdict.Firmness.CANT_TELL);
+        }
+
+        /** The class in which the whole interval lies, or what it has in common. */
+        private static String kind(Interval index) {
+            String low = effect(100 * index.low());
+            String high = effect(100 * index.high());
+            return low.equals(high) ? low : 100 * index.low() >= HINDERS ? effect(HINDERS) : "hinders";
+        }
+
+        /** Whether so few germinate, in two dishes or more, that no length of their roots could make up for it. */
+        private static boolean fewGerminate(Side side, Side control) {
+            double most = new Proportion(side.k(), side.n()).wilson95().high();
+            double least = new Proportion(control.k(), control.n()).wilson95().low();
+            return side.dishes().size() > 1 && control.dishes().size() > 1 && 100 * most / least < STRONGLY;
+        }
+
+        private static String part(String what, double ratio, Interval interval) {
+            boolean parted = interval.high() < 1 || interval.low() > 1;
+            return what + " is " + Decimals.percent(ratio, 0) + " % of the control's (" + span(interval) + ")"
+                    + (parted ? "" : ", not told from it");
+        }
+
+        private static String span(Interval shares) {
+            return Decimals.percent(shares.low(), 0) + " to " + Decimals.percent(shares.high(), 0) + " %";
+        }
     }
 
     private static Outcome<GerminationIndex> index(Side side, Side control) {
@@ -179,9 +253,9 @@ public final class GerminationAnswers implements Analysis {
 
     /** The classes of Zucconi et al. (1981). */
     static String effect(double percent) {
-        return percent < 50
+        return percent < STRONGLY
                 ? "hinders strongly"
-                : percent < 80
+                : percent < HINDERS
                         ? "hinders somewhat"
                         : percent <= 100 ? "does not hinder" : "does not hinder, rather helps";
     }
@@ -194,6 +268,7 @@ public final class GerminationAnswers implements Analysis {
                 Column.numbers("95 % interval", GerminationAnswers::interval),
                 Column.numbers("Roots", side -> roots(side, control)),
                 Column.numbers("Germination index", side -> share(side, control, GerminationIndex::index)),
+                Column.numbers("95 % interval of it", side -> sure(side, control)),
                 Column.words("Class", side -> invalid.isPresent() ? "void" : kind(side, control)),
                 Column.numbers(
                         "Vitality index", side -> share(side, control, GerminationIndex::vitalityOverControlProducts)),
@@ -210,7 +285,9 @@ public final class GerminationAnswers implements Analysis {
                 Table.of("germination", "Germination and roots", columns, sides),
                 List.of(
                         "Germination index (G/Gc)·(L/Lc) with lengths as means of dish means; classes of Zucconi and"
-                                + " others 1981: below 50 % hinders strongly, to 80 % somewhat, above not, above 100 % helps.",
+                                + " others 1981: below 50 % hinders strongly, to 80 % somewhat, above not, above 100 % helps; named only"
+                                + " where the whole interval lies on one side of 80 %. Its interval: by the scatter of dishes, on"
+                                + " the logarithm of the ratio, both parts of a dish together (delta method).",
                         "Vitality index: mean of germination times root length of the dishes over that of the control"
                                 + " (Munoo-Liisa). Half by: T50 of the counts (Farooq and others 2005). Interval: Wilson 1927,"
                                 + " of all seeds of a treatment together."));
@@ -244,12 +321,22 @@ public final class GerminationAnswers implements Analysis {
                 .orElseGet(() -> Cell.none(Cell.NONE));
     }
 
+    private static Cell sure(Side side, Side control) {
+        return Cell.none(
+                side.arm() == control.arm()
+                        ? Cell.NONE
+                        : GerminationIntervals.of(side.dishes(), control.dishes())
+                                .asOptional()
+                                .map(found -> Said.span(found.index()))
+                                .orElse(Cell.NONE));
+    }
+
     private static String kind(Side side, Side control) {
         return side.arm() == control.arm()
                 ? "control"
                 : index(side, control)
                         .asOptional()
-                        .map(one -> effect(100 * one.index()))
+                        .map(one -> Said.of("", one, side, control).kind())
                         .orElse(Cell.NONE);
     }
 

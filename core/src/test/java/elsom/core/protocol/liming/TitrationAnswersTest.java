@@ -20,6 +20,8 @@ import elsom.core.trial.Look;
 import java.util.List;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** How much lime for a pH, only within what was tested, and whether pH has come to rest. */
 class TitrationAnswersTest {
@@ -36,10 +38,14 @@ class TitrationAnswersTest {
     }
 
     private static Plan plan(String amounts) {
-        Plan begun = APlan.of("liming").replicates(3).plan();
+        return plan("liming", "Limestone", amounts);
+    }
+
+    private static Plan plan(String protocol, String product, String amounts) {
+        Plan begun = APlan.of(protocol).replicates(3).plan();
         return begun.with(
                 Treatments.crossed(
-                        List.of(LevelsText.parse("Limestone", FactorKind.DOSE, amounts, "", null, null)),
+                        List.of(LevelsText.parse(product, FactorKind.DOSE, amounts, "", null, null)),
                         "composted bracken",
                         List.of()),
                 begun.pots());
@@ -76,6 +82,35 @@ class TitrationAnswersTest {
         assertThat(result.dose(6.2).asOptional().orElseThrow().gramsPerLitre()).isCloseTo(3.0, within(0.02));
         assertThat(result.dose(7.9).whyNot()).isPresent();
         assertThat(result.dose(4.5).whyNot()).isPresent();
+    }
+
+    @Test
+    void sulfurIsToldByPurityAndOnlyOnceItHasWorked() {
+        Plan plan = plan("sulfur", "Elemental sulphur", "0, 1, 2, 3, 4, 6 g/L");
+        Findings early = found(plan, (grams, look) -> 7.4 - 0.3 * grams, 2);
+        assertThat(result(early).kind()).isEqualTo(Product.SULFUR);
+        assertThat(early.answers().get(0).verdict().firmness()).isEqualTo(Verdict.Firmness.SO_FAR);
+        assertThat(early.answers().get(0).details().toString())
+                .contains("Sulfur works on: it takes about 6 weeks in a warm, moist medium")
+                .contains("this is day 28. An amount read now is too much.")
+                .doesNotContain("lime");
+        Findings done = found(plan, (grams, look) -> 7.4 - 0.3 * grams, 3);
+        assertThat(result(done).stillActing()).isEmpty();
+        assertThat(done.answers().get(0).verdict().firmness()).isEqualTo(Verdict.Firmness.SETTLED);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "Ground limestone, LIME",
+        "Dolomite, LIME",
+        "Sulphur 90 %, SULFUR",
+        "flowers of sulfur, SULFUR",
+        "Aluminium sulfate, OTHER",
+        "Lime sulfur, OTHER",
+        "Vinegar, OTHER"
+    })
+    void theProductIsToldByItsName(String name, Product product) {
+        assertThat(Product.called(name)).isEqualTo(product);
     }
 
     private static double straight(double grams, int look) {
@@ -130,7 +165,7 @@ class TitrationAnswersTest {
         assertThat(findings.answers().get(0).verdict().firmness()).isEqualTo(Verdict.Firmness.SO_FAR);
         assertThat(findings.answers().get(0).details().get(0))
                 .startsWith("pH is still moving: +0.20 since week 1")
-                .endsWith("Wait for another look before you lime by it.");
+                .endsWith("Wait for another look before you go by it.");
     }
 
     @Test

@@ -5,14 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import elsom.core.plan.APlan;
 import elsom.core.plan.Measured;
 import elsom.core.plan.Plan;
+import elsom.core.plan.PlannedLook;
 import elsom.core.protocol.Protocols;
 import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
 import elsom.core.results.TableResult;
 import elsom.core.results.Tables;
 import elsom.core.results.Verdict;
+import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
+import java.util.List;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 
@@ -70,5 +73,38 @@ class SodiumAnswersTest {
                         "SAR, after leaching",
                         "ESP, after leaching");
         assertThat(Tables.cells(table, 1)).hasSize(6).contains("12.5");
+    }
+
+    @Test
+    void whatTheLaboratoryMeasuredOfTheSoilIsACourseOfItsOwn() {
+        Plan ions = APlan.of("sodium").list("rain", "ditch").replicates(4).plan();
+        Plan plan = ions.with(ions.schedule()
+                .with(
+                        ions.schedule().looks().stream()
+                                .map(look ->
+                                        new PlannedLook(look.name(), look.after(), List.of(new EndpointCode("esp"))))
+                                .toList(),
+                        ions.schedule().steps(),
+                        ions.schedule().hours()));
+        Measured measured = Measured.started(plan);
+        double[] ditch = {3, 19, 18};
+        for (int i = 0; i < ditch.length; i++) {
+            for (ExperimentalUnit unit : measured.record().units()) {
+                measured.add(
+                        unit,
+                        measured.record().looks().get(i),
+                        "esp",
+                        1,
+                        (unit.treatment() == 1 ? 3 : ditch[i]) + 0.1 * unit.replicate());
+            }
+        }
+        Findings findings = Protocols.find(plan.protocol())
+                .orElseThrow()
+                .findings(Evidence.of(plan, measured.record(), OptionalInt.of(3)));
+        assertThat(findings.answers().get(1).verdict().sentence())
+                .startsWith(
+                        "ditch: exchangeable sodium (ESP, by the laboratory) stood at 3.3 % at baseline, at most 19.3 %")
+                .contains("it has not come back");
+        assertThat(Tables.cells(findings.sections(TableResult.class).get(0), 1)).contains("19.3 %", "18.3 %");
     }
 }

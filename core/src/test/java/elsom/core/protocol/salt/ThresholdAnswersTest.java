@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import elsom.core.curve.SalinityResponse;
 import elsom.core.curve.XyData;
 import elsom.core.plan.APlan;
+import elsom.core.plan.FactorKind;
+import elsom.core.plan.LevelsText;
 import elsom.core.plan.Measured;
 import elsom.core.plan.Plan;
 import elsom.core.protocol.Protocols;
@@ -133,5 +135,34 @@ class ThresholdAnswersTest {
         }
         assertThat(told).isGreaterThan(245);
         assertThat(held / (double) told).isBetween(0.92, 0.98);
+    }
+
+    @Test
+    void withoutWaterFreeOfSaltsTheWeakestIsWhatTheOthersAreHeldAgainst() {
+        double[] waters = {1, 2, 4, 6, 8};
+        Plan plan = APlan.of("salinity")
+                .factors(LevelsText.parse("Water", FactorKind.DOSE, "1, 2, 4, 6, 8 mS/cm", "", null, null))
+                .replicates(5)
+                .asking(APlan.question("yield"))
+                .plan();
+        Measured measured = Measured.started(plan);
+        Random noise = new Random(4);
+        Look harvest = measured.record().looks().get(measured.record().looks().size() - 1);
+        for (ExperimentalUnit unit : measured.record().units()) {
+            measured.add(
+                    unit, harvest, "yield", 1, holdsThenFalls(waters[unit.treatment() - 1]) + noise.nextGaussian());
+        }
+        Findings findings = Protocols.find(plan.protocol())
+                .orElseThrow()
+                .findings(Evidence.of(
+                        plan,
+                        measured.record(),
+                        OptionalInt.of(measured.record().looks().size())));
+        assertThat(result(findings).fit().asOptional().orElseThrow().threshold())
+                .isCloseTo(3, within(0.4));
+        assertThat(findings.answers().get(0).details().toString())
+                .contains("The strongest given without a loss is 2 mS/cm beside 1 mS/cm; a loss shows from 4 mS/cm on.")
+                .doesNotContain("less than without");
+        assertThat(plan.treatments().all().get(0).isControl()).isTrue();
     }
 }

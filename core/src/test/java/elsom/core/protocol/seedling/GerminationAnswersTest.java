@@ -25,9 +25,13 @@ class GerminationAnswersTest {
 
     /** Ten seeds a dish; the second treatment's roots are so long. */
     private static Findings found(int[] control, int[] sample, double controlRoot, double sampleRoot) {
+        return found(4, control, sample, controlRoot, sampleRoot);
+    }
+
+    private static Findings found(int dishes, int[] control, int[] sample, double controlRoot, double sampleRoot) {
         Plan plan = APlan.of("germination")
                 .list("water", "extract of GW-32")
-                .replicates(4)
+                .replicates(dishes)
                 .plan();
         Pots pots = plan.pots();
         Measured measured = Measured.started(plan.with(
@@ -65,7 +69,11 @@ class GerminationAnswersTest {
         Findings findings = found(CONTROL, HELD, 40, 20);
         // 0.5 of the seeds and half the root: 25 %.
         assertThat(findings.answers().get(0).verdict().sentence())
-                .isEqualTo("At 72 h: extract of GW-32 hinders strongly (germination index 25 %).");
+                .startsWith("At 72 h: extract of GW-32 hinders strongly (germination index 25 %, 95 % interval ");
+        assertThat(findings.answers().get(0).details().toString())
+                .contains("extract of GW-32: germination is 50 % of the control's (")
+                .contains("root length is 50 % of the control's (")
+                .doesNotContain("not told from it");
         assertThat(findings.answers().get(0).verdict().firmness()).isEqualTo(Verdict.Firmness.WORSE);
         TableResult table = findings.sections(TableResult.class).get(0);
         List<String> cells = Tables.cells(table, 1);
@@ -97,5 +105,41 @@ class GerminationAnswersTest {
         assertThat(GerminationAnswers.effect(79)).isEqualTo("hinders somewhat");
         assertThat(GerminationAnswers.effect(90)).isEqualTo("does not hinder");
         assertThat(GerminationAnswers.effect(120)).contains("helps");
+    }
+
+    @Test
+    void germinationAndRootsAreToldApart() {
+        Findings findings = found(CONTROL, CONTROL, 40, 18);
+        assertThat(findings.answers().get(0).details().toString())
+                .contains("germination is 100 % of the control's")
+                .containsPattern("germination is 100 % of the control's \\([^)]*\\), not told from it")
+                .containsPattern("root length is 45 % of the control's \\([^)]*\\)\\.");
+    }
+
+    @Test
+    void anIndexNearTheLimitIsNoVerdict() {
+        Findings findings = found(CONTROL, new int[] {6, 7, 8}, 40, 39);
+        assertThat(findings.answers().get(0).verdict().firmness()).isEqualTo(Verdict.Firmness.CANT_TELL);
+        assertThat(findings.answers().get(0).verdict().sentence()).contains("may hinder or not: it can't be told");
+        assertThat(Tables.cells(findings.sections(TableResult.class).get(0), 1)).contains("can't be told");
+    }
+
+    @Test
+    void oneDishEachIsNotCalledWorse() {
+        Findings findings = found(1, CONTROL, HELD, 40, 20);
+        assertThat(findings.answers().get(0).verdict().firmness()).isEqualTo(Verdict.Firmness.CANT_TELL);
+        assertThat(findings.answers().get(0).verdict().sentence())
+                .isEqualTo(
+                        "At 72 h: extract of GW-32 can't be told: germination index 25 %, of too few dishes to know what is"
+                                + " chance.");
+        assertThat(Tables.cells(findings.sections(TableResult.class).get(0), 1)).contains("not judged");
+    }
+
+    @Test
+    void whereNoneGerminatesThereAreNoRootsAndStillAVerdict() {
+        Findings findings = found(CONTROL, new int[] {0, 0, 0}, 40, 0);
+        assertThat(findings.answers().get(0).verdict().firmness()).isEqualTo(Verdict.Firmness.WORSE);
+        assertThat(findings.answers().get(0).verdict().sentence())
+                .contains("hinders strongly: none of 40 germinated, 40 of 40 in the control");
     }
 }
