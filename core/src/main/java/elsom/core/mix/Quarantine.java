@@ -2,8 +2,13 @@ package elsom.core.mix;
 
 import elsom.core.quantity.Bounds;
 import java.time.Instant;
+import java.util.ArrayDeque;
 import java.util.Collection;
+import java.util.Deque;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
@@ -51,6 +56,25 @@ public record Quarantine(
         return all.stream()
                 .filter(one -> one.stands() && mixes.stream().anyMatch(mix -> holds(mix, one.lot())))
                 .toList();
+    }
+
+    /**
+     * Mixes with the recipes of those they are made of, since a lot goes with a mix into the next.
+     *
+     * @param recipes of mixes by their names
+     */
+    public static Set<String> withRecipes(Collection<String> mixes, Map<String, String> recipes) {
+        Set<String> all = new LinkedHashSet<>(mixes);
+        Deque<String> open = new ArrayDeque<>(mixes);
+        while (!open.isEmpty()) {
+            String mix = open.pop();
+            recipes.entrySet().stream()
+                    .filter(known -> holds(mix, known.getKey()))
+                    .map(Map.Entry::getValue)
+                    .filter(all::add)
+                    .forEach(open::push);
+        }
+        return all;
     }
 
     /** Whether a mix holds a lot; one that can't be read does when it names it. */

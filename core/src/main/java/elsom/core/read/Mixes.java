@@ -29,6 +29,8 @@ final class Mixes {
 
     private Mixes() {}
 
+    private static final Set<String> BLENDS = Set.of("mix", "mixes", "mixture", "blend", "medium");
+
     /** How the amounts of a mix are given. */
     private enum By {
         PARTS,
@@ -134,6 +136,12 @@ final class Mixes {
 
     private static Part amounted(String text, List<Token> tokens, Measured m) {
         int at = m.next();
+        if (!m.own().isEmpty()
+                && at < tokens.size()
+                && BLENDS.contains(tokens.get(at).word())) {
+            // "1 bed mix" is a part of a mix called so, and no bed full of it.
+            return new Part(text.substring(tokens.get(at - 1).start()).strip(), m.value(), By.PARTS, "", false);
+        }
         boolean parts = at < tokens.size()
                 && (tokens.get(at).is("part") || tokens.get(at).is("parts"));
         at = parts ? at + 1 : at;

@@ -21,6 +21,10 @@ public record Sensed(Measurand what, double depthCm, SeriesSummary summary, doub
 
     /** "Mean EC at 10 cm", "Hours above 2.5 mS/cm EC". */
     public String name() {
+        String at = depthCm > 0 ? " at " + Decimals.upTo(depthCm, 1) + " cm" : "";
+        if (byHand()) {
+            return what.label() + at + ", by hand";
+        }
         String above = summary == SeriesSummary.HOURS_ABOVE
                 ? " " + (Decimals.upTo(limit, 3) + " " + what.unit().symbol()).strip()
                 : "";
@@ -28,7 +32,7 @@ public record Sensed(Measurand what, double depthCm, SeriesSummary summary, doub
                 ? what.label()
                 : what.label().substring(0, 1).toLowerCase(Locale.ROOT)
                         + what.label().substring(1);
-        return summary.label() + above + " " + word + (depthCm > 0 ? " at " + Decimals.upTo(depthCm, 1) + " cm" : "");
+        return summary.label() + above + " " + word + at;
     }
 
     /** How it is measured, in words. */

@@ -9,7 +9,7 @@ public enum SeriesSummary {
     HIGHEST("Highest", "highest value"),
     AREA("Area", "area under the course, value × days"),
     HOURS_ABOVE("Hours above", "hours above a limit"),
-    BY_HAND("By hand:", "one reading typed at the look");
+    BY_HAND("By hand", "one reading typed at the look");
 
     private final String label;
     private final String meaning;

@@ -27,6 +27,12 @@ class MixTest {
     }
 
     @Test
+    void aMixCalledAfterAVesselIsAMixAndNoVessel() {
+        assertThat(Mix.parse("1 Plug mix 1 + 3 coir").share("Plug mix 1")).isEqualTo(0.25);
+        assertThat(Mix.parse("2 bed mix + 2 grit").share("bed mix")).isEqualTo(0.5);
+    }
+
+    @Test
     void aNameWithDigitsIsOneMaterial() {
         assertThat(Mix.parse("Green-waste compost GW-31").parts())
                 .containsExactly(new Mix.Part("Green-waste compost GW-31", 1));

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -57,5 +59,20 @@ class QuarantineTest {
     void aLotHasAName() {
         assertThatThrownBy(() -> kept(" ")).isInstanceOf(IllegalArgumentException.class);
         assertThat(kept("GW-32").shownBy(7).trial()).isEqualTo(7);
+    }
+
+    @Test
+    void aLotGoesWithAMixIntoTheNextAndAMixOfItselfEnds() {
+        Map<String, String> shelf = Map.of(
+                "Plug mix 1",
+                "80 % leaf mould + 20 % GW-32",
+                "House mix",
+                "1 Plug mix 1 + 1 coir",
+                "Round",
+                "Round + coir");
+        Set<String> all = Quarantine.withRecipes(List.of("3 House mix + 1 grit", "Round"), shelf);
+        assertThat(Quarantine.among(List.of(kept("GW-32"), kept("GW-31")), all))
+                .extracting(Quarantine::lot)
+                .containsExactly("GW-32");
     }
 }

@@ -5,7 +5,6 @@ import elsom.core.material.Lot;
 import elsom.core.material.Use;
 import elsom.core.mix.CheapestMix;
 import elsom.core.mix.Mix;
-import elsom.core.mix.Quarantine;
 import elsom.core.plan.Plan;
 import elsom.core.protocol.water.MixTrial;
 import elsom.core.stats.Outcome;
@@ -22,6 +21,7 @@ import java.time.Clock;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -72,14 +72,13 @@ class DesignerController {
             @RequestParam(defaultValue = "false") boolean sheet,
             Model model) {
         List<Lot> shelf = lots.all();
-        List<Quarantine> apart = quarantines.all();
         Optional<Use> asked = uses.find(use);
         DesignerForm form = DesignerForm.read(sent, asked);
         String refused = "";
         if (cheapest && form.problems().isEmpty()) {
             Outcome<CheapestMix> found = asked.isEmpty()
                     ? Outcome.notEstimable("Choose what it is for first")
-                    : CheapestFit.of(lots.at(form.depthCm()), apart, asked.get(), form.limits());
+                    : CheapestFit.of(lots.at(form.depthCm()), quarantines.all(), asked.get(), form.limits());
             refused = found.whyNot().map(why -> why + ".").orElse("");
             if (found.asOptional().isPresent()) {
                 Map<String, String> mixed = new HashMap<>(sent);
@@ -89,8 +88,20 @@ class DesignerController {
         }
         model.addAttribute("drafts", lists.drafts(MOST_PLANS));
         model.addAttribute("containers", containers.all());
-        model.addAttribute("page", DesignerPage.of(form, asked, uses.all(), shelf, lots.byName(), apart, refused));
+        model.addAttribute(
+                "page", DesignerPage.of(form, asked, uses.all(), shelf, lots.byName(), apartIn(form), refused));
         return sheet ? "designer/design :: result" : "designer/design";
+    }
+
+    /** Lots that are kept apart, of each part of the mix that holds one. */
+    private Map<String, String> apartIn(DesignerForm form) {
+        Map<String, String> apart = new LinkedHashMap<>();
+        form.mix().stream()
+                .flatMap(mix -> mix.parts().stream())
+                .forEach(part -> quarantines.in(List.of(part.material())).stream()
+                        .findFirst()
+                        .ifPresent(kept -> apart.put(part.material(), kept.lot())));
+        return apart;
     }
 
     /** Where the bench for windows of one's own was; now they are uses of one's own. */

@@ -9,7 +9,6 @@ import elsom.core.material.Use;
 import elsom.core.material.UseBound;
 import elsom.core.mix.Mix;
 import elsom.core.mix.Property;
-import elsom.core.mix.Quarantine;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.quantity.UsMeasures;
@@ -28,6 +27,7 @@ import java.util.function.Function;
  * The mixing bench.
  *
  * @param known name of the mix on the shelf with the same recipe; empty when there is none
+ * @param apart lots in quarantine that are in the mix
  * @param containers how many the batch fills
  * @param price of the batch; empty while that of a part is not known
  * @param refused why no mix was found; empty when one was, or none was asked for
@@ -75,7 +75,7 @@ public record DesignerPage(
     public record Line(
             String label, String value, String from, String tone, double markX, double bandX, double bandWidth) {}
 
-    /** A part of the batch, in the order of mixing. */
+    /** A part of the batch, in the order of mixing; {@code apart} is a lot in it that is in quarantine. */
     public record BatchLine(
             String name,
             String share,
@@ -84,7 +84,8 @@ public record DesignerPage(
             String mass,
             String massUs,
             String perContainer,
-            String how) {}
+            String how,
+            String apart) {}
 
     static DesignerPage of(
             DesignerForm form,
@@ -92,7 +93,7 @@ public record DesignerPage(
             List<Use> uses,
             List<Lot> shelf,
             Function<String, Optional<Lot>> find,
-            List<Quarantine> quarantines,
+            Map<String, String> apart,
             String refused) {
         Optional<Mix> mix = form.mix();
         Optional<Lot> known = mix.flatMap(
@@ -124,7 +125,7 @@ public record DesignerPage(
                                 .map(property -> line(lot, property, use))
                                 .toList())
                         .orElse(List.of()),
-                batch.map(one -> lines(one, form)).orElse(List.of()),
+                batch.map(one -> lines(one, form, apart)).orElse(List.of()),
                 batch.map(one -> Decimals.upTo(one.fills(form.containerMl()), 0))
                         .orElse(""),
                 batch.map(Batch::price).filter(OptionalDouble::isPresent).stream()
@@ -135,10 +136,11 @@ public record DesignerPage(
                 batch.map(one -> "Loose volumes: " + Decimals.percent(one.settling(), 0)
                                 + " % is lost to mixing and tapping down.")
                         .orElse(""),
-                mix.map(one -> Quarantine.among(quarantines, List.of(one.text())).stream()
-                                .map(Quarantine::lot)
-                                .toList())
-                        .orElse(List.of()),
+                mix.stream()
+                        .flatMap(one -> one.parts().stream())
+                        .flatMap(part -> Optional.ofNullable(apart.get(part.material())).stream())
+                        .distinct()
+                        .toList(),
                 refused,
                 UUID.randomUUID());
     }
@@ -216,7 +218,7 @@ public record DesignerPage(
                 .orElse("");
     }
 
-    private static List<BatchLine> lines(Batch batch, DesignerForm form) {
+    private static List<BatchLine> lines(Batch batch, DesignerForm form, Map<String, String> apart) {
         return batch.lines().stream()
                 .map(line -> new BatchLine(
                         line.material(),
@@ -230,7 +232,8 @@ public record DesignerPage(
                                 ? UsMeasures.words(line.massG().getAsDouble(), UnitOfMeasure.GRAM)
                                 : "",
                         Decimals.significant(batch.looseIn(line, form.containerMl()), 3) + " mL",
-                        line.how()))
+                        line.how(),
+                        apart.getOrDefault(line.material(), "")))
                 .toList();
     }
 

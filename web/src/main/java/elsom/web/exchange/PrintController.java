@@ -3,6 +3,7 @@ package elsom.web.exchange;
 import elsom.core.figure.Figure;
 import elsom.core.mix.Quarantine;
 import elsom.core.plan.Plan;
+import elsom.core.plan.PlannedTreatment;
 import elsom.core.protocol.water.WaterKinds;
 import elsom.core.quantity.Decimals;
 import elsom.core.results.Findings;
@@ -79,14 +80,14 @@ class PrintController {
         Optional<Findings> findings = record.readings().isEmpty()
                 ? Optional.empty()
                 : Optional.of(workedOut.of(trials.key(new TrialId(trial)), OptionalInt.empty()));
-        List<Quarantine> kept = quarantines.of(plan);
+        List<String> kept = plan.treatments().all().stream().map(this::apart).toList();
         List<LabelsPdf.Label> labels = shown.benchOrder().stream()
                 .map(unit -> new LabelsPdf.Label(
                         unit.code().value(),
                         shown.treatment(unit).texture(),
                         Texture.Weave.forTreatment(unit.treatment()),
                         names && !blind ? shown.treatment(unit).name() : "",
-                        Stream.of(blind ? "" : apart(plan, unit, kept), refill(findings, unit))
+                        Stream.of(blind ? "" : kept.get(unit.treatment() - 1), refill(findings, unit))
                                 .filter(note -> !note.isEmpty())
                                 .collect(Collectors.joining(" · ")),
                         address(UnitLinkController.path(trial, unit.code()))))
@@ -94,12 +95,10 @@ class PrintController {
         return Downloads.of(MediaType.APPLICATION_PDF, "trial-" + trial + "-labels.pdf", LabelsPdf.of(labels, sheet));
     }
 
-    /** "quarantine: GW-32" where a unit holds a lot that is kept apart. */
-    private static String apart(Plan plan, ExperimentalUnit unit, List<Quarantine> kept) {
-        String mix = plan.treatments().all().get(unit.treatment() - 1).mix();
-        return kept.stream()
+    /** "quarantine: GW-32" where a treatment holds a lot that is kept apart. */
+    private String apart(PlannedTreatment treatment) {
+        return quarantines.in(List.of(treatment.mix())).stream()
                 .map(Quarantine::lot)
-                .filter(lot -> Quarantine.holds(mix, lot))
                 .findFirst()
                 .map(lot -> "quarantine: " + lot)
                 .orElse("");

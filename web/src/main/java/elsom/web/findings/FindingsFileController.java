@@ -2,6 +2,7 @@ package elsom.web.findings;
 
 import elsom.core.contract.JudgementData;
 import elsom.core.contract.JudgementInput;
+import elsom.core.mix.Quarantine;
 import elsom.core.results.Findings;
 import elsom.core.results.JudgedQuestion;
 import elsom.core.trial.TrialId;
@@ -12,6 +13,8 @@ import elsom.web.kit.ClosedPage;
 import elsom.web.kit.Json;
 import elsom.web.kit.TrialHeader;
 import elsom.web.platform.Refusal;
+import elsom.web.trial.Plans;
+import elsom.web.trial.Quarantines;
 import elsom.web.trial.Trials;
 import java.time.Clock;
 import java.util.List;
@@ -28,9 +31,14 @@ class FindingsFileController {
     private final Trials trials;
     private final WorkedOut workedOut;
     private final Fairness fairness;
+    private final Quarantines quarantines;
+    private final Plans plans;
     private final Clock clock;
 
-    FindingsFileController(Trials trials, WorkedOut workedOut, Fairness fairness, Clock clock) {
+    FindingsFileController(
+            Trials trials, WorkedOut workedOut, Fairness fairness, Quarantines quarantines, Plans plans, Clock clock) {
+        this.quarantines = quarantines;
+        this.plans = plans;
         this.fairness = fairness;
         this.trials = trials;
         this.workedOut = workedOut;
@@ -44,7 +52,15 @@ class FindingsFileController {
             String look,
             List<FindingsFile.Answer> answers,
             List<FindingsFile.SectionData> sections,
-            List<QuestionData> questions) {}
+            List<QuestionData> questions,
+            List<ApartData> quarantine) {}
+
+    /** A lot of the trial that is in quarantine. */
+    record ApartData(String lot, String reason, String since, long trial) {
+        static ApartData of(Quarantine kept) {
+            return new ApartData(kept.lot(), kept.reason(), kept.since().toString(), kept.trial());
+        }
+    }
 
     /** A question with its answer, and what was judged, ready for {@code bin/calc}. */
     record QuestionData(
@@ -74,7 +90,26 @@ class FindingsFileController {
                 FindingsFile.sections(record, findings),
                 findings.sections(JudgedQuestion.class).stream()
                         .map(question -> data(findings, question))
-                        .toList()));
+                        .toList(),
+                apart(record)));
+    }
+
+    /** Of a blind trial none: a lot's name would tell what is in its pots. */
+    private List<ApartData> apart(TrialRecord record) {
+        return record.trial().blind()
+                ? List.of()
+                : quarantines.of(plans.kept(record.trial().id()).plan()).stream()
+                        .map(ApartData::of)
+                        .toList();
+    }
+
+    /** All lots in quarantine, for scripts that mix, label or sell. */
+    @GetMapping(path = "/shelf/quarantine.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    String quarantine() {
+        return Json.snakes(quarantines.all().stream()
+                .filter(Quarantine::stands)
+                .map(ApartData::of)
+                .toList());
     }
 
     private static QuestionData data(Findings findings, JudgedQuestion question) {

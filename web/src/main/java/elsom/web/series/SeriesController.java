@@ -47,6 +47,7 @@ class SeriesController {
     private final Uploads uploads;
     private final Takings takings;
     private final SensedReadings sensed;
+    private final Watches watches;
     private final Clock clock;
 
     SeriesController(
@@ -56,6 +57,7 @@ class SeriesController {
             Uploads uploads,
             Takings takings,
             SensedReadings sensed,
+            Watches watches,
             Clock clock) {
         this.trials = trials;
         this.plans = plans;
@@ -63,6 +65,7 @@ class SeriesController {
         this.uploads = uploads;
         this.takings = takings;
         this.sensed = sensed;
+        this.watches = watches;
         this.clock = clock;
     }
 
@@ -73,10 +76,27 @@ class SeriesController {
     }
 
     private SeriesPage page(TrialRecord record, String problem) {
+        return page(record, problem, WatchController.Typing.EMPTY);
+    }
+
+    /** The page with a limit that can't be, as it was typed. */
+    SeriesPage page(long trial, WatchController.Typing typing) {
+        return page(trials.snapshot(new TrialId(trial)), "", typing);
+    }
+
+    private SeriesPage page(TrialRecord record, String problem, WatchController.Typing typing) {
         TrialId id = record.trial().id();
         List<Measure> measures = plans.plan(id).asked().measures();
         return SeriesPage.of(
-                record, measures, store.all(id), store.files(id), store.sources(), problem, clock.instant());
+                record,
+                measures,
+                store.all(id),
+                store.files(id),
+                store.sources(),
+                watches.of(record),
+                typing,
+                problem,
+                clock.instant());
     }
 
     /**

@@ -22,6 +22,9 @@ record SeriesPage(
         List<FileLine> files,
         List<SensedLine> sensed,
         List<String> sources,
+        List<Watches.Line> watches,
+        WatchController.Typing typing,
+        List<Measurand> watchable,
         String problem,
         boolean started) {
 
@@ -40,6 +43,8 @@ record SeriesPage(
             List<SeriesStore.Head> series,
             List<SeriesStore.Taken> files,
             List<String> sources,
+            List<Watches.Line> watches,
+            WatchController.Typing typing,
             String problem,
             Instant now) {
         ZoneId zone = record.trial().zone();
@@ -60,6 +65,9 @@ record SeriesPage(
                         .map(measure -> line(record, measure))
                         .toList(),
                 sources,
+                watches,
+                typing,
+                List.of(Measurand.values()),
                 problem,
                 record.trial().started());
     }

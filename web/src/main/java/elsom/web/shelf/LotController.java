@@ -209,7 +209,11 @@ class LotController {
                         .filter(all -> form.kind().isEmpty()
                                 || lot.orElseThrow().kind().fills())
                         .orElse(List.of()),
-                was.isBlank() ? Optional.empty() : quarantines.of(was),
+                was.isBlank()
+                        ? Optional.empty()
+                        : quarantines
+                                .of(was)
+                                .or(() -> quarantines.in(List.of(was)).stream().findFirst()),
                 "/trials?q=" + UriUtils.encode(was, StandardCharsets.UTF_8));
     }
 

@@ -1,6 +1,7 @@
 package elsom.web.shelf;
 
 import elsom.core.material.Fitness;
+import elsom.core.material.Lot;
 import elsom.core.material.LotFigure;
 import elsom.core.material.MaterialKind;
 import elsom.core.material.OnShelf;
@@ -24,8 +25,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
+import java.util.function.Predicate;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -146,10 +146,7 @@ class ShelfController {
                 .toList();
         int pages = Math.max(1, (named.size() + ROWS - 1) / ROWS);
         int number = Math.max(1, Math.min(pages, page));
-        Set<String> apart = quarantines.all().stream()
-                .filter(Quarantine::stands)
-                .map(kept -> kept.lot().toLowerCase(Locale.ROOT))
-                .collect(Collectors.toSet());
+        Predicate<Lot> apart = apart();
         model.addAttribute(
                 "page",
                 new ShelfPage(
@@ -202,7 +199,16 @@ class ShelfController {
         return by.equals("fit") ? Comparator.comparing(Placed::fitness).thenComparing(byName) : byName;
     }
 
-    private static Row row(OnShelf lot, List<LotViews.Scale> scales, Optional<Use> use, Set<String> apart) {
+    /** Whether a lot is in quarantine, or a mix of one that is. */
+    private Predicate<Lot> apart() {
+        boolean none = quarantines.all().stream().noneMatch(Quarantine::stands);
+        return lot -> !none
+                && (quarantines.of(lot.name()).isPresent()
+                        || (lot.kind() == MaterialKind.MIX
+                                && !quarantines.in(List.of(lot.recipe())).isEmpty()));
+    }
+
+    private static Row row(OnShelf lot, List<LotViews.Scale> scales, Optional<Use> use, Predicate<Lot> apart) {
         Optional<Use.Judged> judged = use.map(asked -> asked.judge(lot::value));
         String name = lot.lot().name();
         return new Row(
@@ -214,7 +220,7 @@ class ShelfController {
                                 + (lot.lot().material().equals(name)
                                         ? ""
                                         : " · " + lot.lot().material()),
-                apart.contains(name.toLowerCase(Locale.ROOT)),
+                apart.test(lot.lot()),
                 judged.map(one -> one.fitness().label()).orElse(""),
                 judged.map(one -> Tones.of(one.fitness())).orElse(""),
                 judged.map(Use.Judged::against).orElse(List.of()),

@@ -6,6 +6,7 @@ import elsom.web.brew.Brews;
 import elsom.web.kit.Times;
 import elsom.web.meter.MeterChecks;
 import elsom.web.platform.Station;
+import elsom.web.series.Watches;
 import elsom.web.trial.TrialLists;
 import java.time.Clock;
 import java.time.Duration;
@@ -30,9 +31,11 @@ class TodayController {
     private final Backups backups;
     private final MeterChecks meters;
     private final Brews brews;
+    private final Watches watches;
     private final Clock clock;
 
-    TodayController(TrialLists lists, Backups backups, MeterChecks meters, Brews brews, Clock clock) {
+    TodayController(TrialLists lists, Backups backups, MeterChecks meters, Brews brews, Watches watches, Clock clock) {
+        this.watches = watches;
         this.brews = brews;
         this.meters = meters;
         this.backups = backups;
@@ -76,6 +79,7 @@ class TodayController {
                         .map(MeterKind::label)
                         .toList());
         model.addAttribute("page", page);
+        model.addAttribute("alarms", watches.passed());
         model.addAttribute(
                 "brews",
                 brews.toUse().stream().map(one -> UseSoon.of(one, now, here)).toList());

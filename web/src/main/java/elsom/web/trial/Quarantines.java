@@ -1,12 +1,16 @@
 package elsom.web.trial;
 
+import elsom.core.material.Lot;
 import elsom.core.mix.Quarantine;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlannedTreatment;
+import elsom.web.lots.Lots;
 import elsom.web.platform.NotFound;
 import java.time.Clock;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -14,10 +18,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Repository
 public class Quarantines {
     private final QuarantineMapper lots;
+    private final Lots shelf;
     private final Clock clock;
 
-    Quarantines(QuarantineMapper lots, Clock clock) {
+    Quarantines(QuarantineMapper lots, Lots shelf, Clock clock) {
         this.lots = lots;
+        this.shelf = shelf;
         this.clock = clock;
     }
 
@@ -37,9 +43,22 @@ public class Quarantines {
     /** Those that stand and whose lots a plan uses. */
     @Transactional(readOnly = true)
     public List<Quarantine> of(Plan plan) {
-        return Quarantine.among(
-                all(),
-                plan.treatments().all().stream().map(PlannedTreatment::mix).toList());
+        return in(plan.treatments().all().stream().map(PlannedTreatment::mix).toList());
+    }
+
+    /** Those that stand and whose lots are in mixes, or in mixes that these are made of. */
+    @Transactional(readOnly = true)
+    public List<Quarantine> in(Collection<String> mixes) {
+        List<Quarantine> all = all();
+        return all.stream().noneMatch(Quarantine::stands)
+                ? List.of()
+                : Quarantine.among(
+                        all,
+                        Quarantine.withRecipes(
+                                mixes,
+                                shelf.all().stream()
+                                        .filter(lot -> !lot.recipe().isBlank())
+                                        .collect(Collectors.toMap(Lot::name, Lot::recipe, (first, again) -> first))));
     }
 
     /** Keeps a lot apart; one that is kept apart already learns only where it has gone. */

@@ -14,9 +14,11 @@ import elsom.core.mix.Quarantine;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /** What the mixing bench shows of a mix: predicted, measured, fit or not, and how a batch is made. */
@@ -36,7 +38,7 @@ class DesignerPageTest {
                 TypicalUses.all(),
                 shelf,
                 name -> shelf.stream().filter(lot -> lot.isCalled(name)).findFirst(),
-                List.of(apart),
+                Arrays.stream(apart).collect(Collectors.toMap(Quarantine::lot, Quarantine::lot)),
                 "");
     }
 

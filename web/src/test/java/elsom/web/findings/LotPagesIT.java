@@ -19,6 +19,7 @@ import elsom.web.trial.Trials;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
@@ -121,6 +122,32 @@ class LotPagesIT {
         assertThat(web.get("/shelf").body()).contains("GW-32 is in quarantine.");
         long rosemary = asking("Seaweed dip").trial().id().value();
         assertThat(web.get("/trials/" + rosemary + "/bench").body()).doesNotContain("in quarantine");
+    }
+
+    /** A mix of the lot carries it: on the shelf, in the designer's batch sheet, in a mix of that mix, and for scripts. */
+    @Test
+    void aMixOfTheLotIsMarkedWhereItIsMixedAndForScripts() throws Exception {
+        Web web = new Web(port);
+        lots.add(Lot.mixed("Bed mix", "80 % leaf mould + 20 % GW-32", LocalDate.of(2026, 11, 20)));
+        try {
+            assertThat(web.get("/shelf/lot?name=Bed%20mix").body()).contains("It holds GW-32, which is in quarantine.");
+            assertThat(web.get("/shelf?kind=ALL&q=Bed%20mix").body()).contains("tone worse\">quarantine");
+            String batch =
+                    web.get("/mix/design?recipe=1%20GW-32%20%2B%203%20grit").body();
+            assertThat(batch).contains("GW-32 is in quarantine: do not mix this batch.", "tone worse\">quarantine");
+            assertThat(web.get("/mix/design?recipe=1%20Bed%20mix%20%2B%203%20grit")
+                            .body())
+                    .contains("quarantine: GW-32");
+            assertThat(web.get("/shelf/quarantine.json").body()).contains("\"lot\" : \"GW-32\"");
+            assertThat(web.get("/trials/"
+                                    + asking("Does charcoal take the harm")
+                                            .trial()
+                                            .id() + "/findings.json")
+                            .body())
+                    .containsPattern("\"quarantine\" : \\[ \\{\\s+\"lot\" : \"GW-32\"");
+        } finally {
+            lots.remove("Bed mix");
+        }
     }
 
     /** Water, air and weight as a trial measured them become figures of the lots, once. */

@@ -432,6 +432,55 @@ class SeriesIT {
                 .allMatch(look -> look.endpoints().contains(code));
     }
 
+    @Test
+    void aLimitThatIsPassedIsToldOnTodayUntilItIsWatchedNoMore() throws Exception {
+        Web web = new Web(port);
+        String page = "/trials/" + trial + "/series";
+        assertThat(web.post(
+                                page + "/watches",
+                                Map.of("what", "EC", "beyond", "ABOVE", "limit", "much", "depth", "8 kg"))
+                        .body())
+                .contains("A limit that EC can pass. Accepted: 2.5 mS/cm.", "Accepted: 10 cm.", "value=\"much\"");
+        web.post(page + "/watches", Map.of("what", "EC", "beyond", "ABOVE", "limit", "900", "depth", ""));
+        web.post(page + "/watches", Map.of("what", "EC", "beyond", "ABOVE", "limit", "0.1 mS/cm", "depth", "8"));
+        web.post(page + "/watches", Map.of("what", "LIGHT", "beyond", "BELOW", "limit", "5", "depth", "99"));
+        String series = web.get(page).body();
+        assertThat(series).contains("EC at 8 cm above 0.1 mS/cm", "now: ", "nothing is measured of it yet");
+        assertThat(series).doesNotContain("above 900");
+        assertThat(web.get("/").body()).contains("EC at 8 cm above 0.1 mS/cm", "#watches");
+        web.post(page + "/watches", Map.of("what", "EC", "beyond", "ABOVE", "limit", "150", "depth", "8"));
+        assertThat(web.get("/").body()).doesNotContain("EC at 8 cm above");
+        for (java.util.regex.MatchResult end : java.util.regex.Pattern.compile("/watches/([0-9]+)/end")
+                .matcher(web.get(page).body())
+                .results()
+                .toList()) {
+            web.post(page + end.group(), Map.of());
+        }
+        assertThat(web.get(page).body()).doesNotContain("/end\"");
+    }
+
+    @Test
+    void whatAHandProbeReadsAtADepthIsTypedAndNoFileGivesIt() throws Exception {
+        Web web = new Web(port);
+        TrialId plan = lists.search("Air stone", 0, 10).trials().get(0).id();
+        String page = "/trials/" + plan + "/plan/question";
+        Map<String, String> form = new HashMap<>(Map.of(
+                "question", "Air stone and kelp in an aerated extract: which raises the fungi?",
+                "sensed[0].what", "EC",
+                "sensed[0].depth", "10",
+                "sensed[0].summary", "BY_HAND",
+                "revision", revision(web.get(page).body())));
+        measuresOf(web.get(page).body()).forEach(form::put);
+        web.post(page, form);
+        TrialRecord record = trials.key(plan);
+        assertThat(record.endpoints().stream()
+                        .filter(endpoint -> endpoint.name().equals("EC at 10 cm, by hand"))
+                        .findFirst()
+                        .orElseThrow()
+                        .byHand())
+                .isTrue();
+    }
+
     private static String revision(String page) {
         return page.replaceFirst("(?s).*name=\"revision\" value=\"([0-9]*)\".*", "$1");
     }
