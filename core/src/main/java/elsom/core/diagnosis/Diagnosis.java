@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -11,23 +12,25 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Causes ranked by what was seen. Each on the list is taken as equally likely beforehand, what is not on it as twice so;
+ * Causes ranked by what was seen. Each is taken as likely beforehand as the other, something that stands on no list as twice so, and what strikes the clean
+ * medium too, such as cold, as half;
  * each sign speaks for itself (naive Bayes), but counts less than a whole one, since signs go together: likelihoods are
  * tempered until stated shares come true in simulated lots of another making.
  *
  * @param standings most likely first
+ * @param together two causes at once, where they explain what was seen far better than any one; empty where none do
  */
-public record Diagnosis(List<Standing> standings) {
+public record Diagnosis(List<Standing> standings, Optional<Pair> together) {
     /** How often half of a lot's units are said to show a symptom, or not to, by eyes that err in one of ten. */
     static final double MISREAD = 0.09;
 
     /** What a sign counts beside one that spoke for itself: signs go together. */
     private static final double TEMPER = 0.84;
 
-    /** How much likelier beforehand something is that stands on no list than each cause that does. */
-    private static final double STRANGE = 2;
-
     private static final double EVEN = 0.5;
+
+    /** How many times likelier two causes must make what was seen than the best alone: two at once are rare. */
+    private static final double FAR_BETTER = 8;
 
     /** A cause is named when it stands for at least so much of all; below, the trial can't tell. */
     static final double ENOUGH = 0.7;
@@ -67,6 +70,26 @@ public record Diagnosis(List<Standing> standings) {
                     .map(Reason::weight)
                     .findFirst()
                     .orElse(Weight.SILENT);
+        }
+    }
+
+    /** Two causes at once: each shows its signs as it would alone. */
+    public record Pair(Cause first, Cause second) {
+        /** "soluble salts and ammonia or immature compost". */
+        public String words() {
+            return first.label() + " and " + second.label();
+        }
+
+        /** Whether one of them is in the lot and goes with it. */
+        public Optional<Cause> contaminant() {
+            return first.contaminant()
+                    ? Optional.of(first)
+                    : second.contaminant() ? Optional.of(second) : Optional.empty();
+        }
+
+        /** The chance of a sign under both: either may show it. */
+        double given(Likelihoods.Row row) {
+            return 1 - (1 - row.given(first)) * (1 - row.given(second));
         }
     }
 
@@ -120,7 +143,7 @@ public record Diagnosis(List<Standing> standings) {
         Map<Cause, Double> logs = new EnumMap<>(Cause.class);
         Map<Cause, List<Reason>> reasons = new EnumMap<>(Cause.class);
         for (Cause cause : Cause.values()) {
-            logs.put(cause, cause == Cause.OTHER ? Math.log(STRANGE) : 0.0);
+            logs.put(cause, Math.log(cause.weight()));
             reasons.put(cause, new ArrayList<>());
         }
         for (Seen one : seen) {
@@ -140,17 +163,57 @@ public record Diagnosis(List<Standing> standings) {
         double top = logs.values().stream().mapToDouble(log -> log).max().orElseThrow();
         double sum =
                 logs.values().stream().mapToDouble(log -> Math.exp(log - top)).sum();
-        return new Diagnosis(Arrays.stream(Cause.values())
-                .map(cause -> new Standing(
-                        cause,
-                        Math.exp(Objects.requireNonNull(logs.get(cause)) - top) / sum,
-                        Objects.requireNonNull(reasons.get(cause))))
-                .sorted(Comparator.comparing(Standing::share).reversed())
-                .toList());
+        return new Diagnosis(
+                Arrays.stream(Cause.values())
+                        .map(cause -> new Standing(
+                                cause,
+                                Math.exp(Objects.requireNonNull(logs.get(cause)) - top) / sum,
+                                Objects.requireNonNull(reasons.get(cause))))
+                        .sorted(Comparator.comparing(Standing::share).reversed())
+                        .toList(),
+                pair(seen, table, top));
+    }
+
+    /** A sign that the table knows. */
+    private record Known(Seen seen, Likelihoods.Row row) {}
+
+    /** The two causes that explain it best together, where they do so far better than the best alone. */
+    private static Optional<Pair> pair(List<Seen> seen, Likelihoods table, double alone) {
+        List<Known> known = seen.stream()
+                .flatMap(one -> table.row(one.sign(), one.plants()).stream().map(row -> new Known(one, row)))
+                .toList();
+        List<Cause> causes = Arrays.stream(Cause.values())
+                .filter(cause -> cause != Cause.OTHER && cause != Cause.NONE)
+                .toList();
+        Map<Pair, Double> logs = new LinkedHashMap<>();
+        for (int i = 0; i < causes.size(); i++) {
+            for (Cause second : causes.subList(i + 1, causes.size())) {
+                Pair pair = new Pair(causes.get(i), second);
+                double log = 0;
+                for (Known one : known) {
+                    log += Math.log(likelihood(one.seen(), pair.given(one.row())));
+                }
+                logs.put(
+                        pair,
+                        TEMPER * log
+                                + Math.log(pair.first().weight() * pair.second().weight()));
+            }
+        }
+        Map.Entry<Pair, Double> best =
+                logs.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow();
+        double others = logs.values().stream()
+                .mapToDouble(log -> Math.exp(log - best.getValue()))
+                .sum();
+        return best.getValue() - alone > Math.log(FAR_BETTER) && others < 1 / EVEN
+                ? Optional.of(best.getKey())
+                : Optional.empty();
     }
 
     private static double likelihood(Seen seen, Likelihoods.Row row, Cause cause) {
-        double table = row.given(cause);
+        return likelihood(seen, row.given(cause));
+    }
+
+    private static double likelihood(Seen seen, double table) {
         double present =
                 seen.sign().kind() == Sign.Kind.SYMPTOM ? table * (1 - MISREAD) + (1 - table) * MISREAD : table;
         return seen.degree() * present + (1 - seen.degree()) * (1 - present);
@@ -182,9 +245,9 @@ public record Diagnosis(List<Standing> standings) {
         return standings.get(1);
     }
 
-    /** The cause, where one stands out; empty when the table can't tell it from the next. */
+    /** The cause, where one stands out; empty when the table can't tell it from the next, or two explain it far better. */
     public Optional<Cause> named() {
-        return first().share() >= ENOUGH ? Optional.of(first().cause()) : Optional.empty();
+        return first().share() >= ENOUGH && together.isEmpty() ? Optional.of(first().cause()) : Optional.empty();
     }
 
     /**

@@ -9,12 +9,14 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
@@ -27,14 +29,17 @@ import org.apache.commons.csv.CSVRecord;
  * @param rows in the order of the file
  */
 public record Likelihoods(List<Row> rows) {
-    /** The table that comes with Elsom. */
-    public static final Likelihoods SHIPPED = shipped();
+    /** Causes that older tables have no column for. */
+    private static final Set<Cause> LATER = EnumSet.of(Cause.EATEN, Cause.COLD, Cause.SEED, Cause.OTHER);
 
     private static final String ALL = "all";
     private static final double LEAST = 0.001;
     private static final double MOST = 0.999;
     private static final double SELDOM = 0.08;
     private static final double OFTEN = 0.5;
+
+    /** The table that comes with Elsom. */
+    public static final Likelihoods SHIPPED = shipped();
 
     /**
      * A sign.
@@ -82,7 +87,7 @@ public record Likelihoods(List<Row> rows) {
                 .get()
                 .parse(csv)) {
             Arrays.stream(Cause.values())
-                    .filter(cause -> cause != Cause.OTHER)
+                    .filter(cause -> !LATER.contains(cause))
                     .map(Cause::code)
                     .filter(code -> !parser.getHeaderMap().containsKey(code))
                     .forEach(code -> problems.add("there is no column “" + code + "”"));
@@ -120,7 +125,7 @@ public record Likelihoods(List<Row> rows) {
         }
         Map<Cause, Double> byCause = new EnumMap<>(Cause.class);
         for (Cause cause : Cause.values()) {
-            if (cause == Cause.OTHER && !line.isSet(cause.code())) {
+            if (LATER.contains(cause) && !line.isSet(cause.code())) {
                 // A table of before the cause had its column.
                 continue;
             }
@@ -132,8 +137,17 @@ public record Likelihoods(List<Row> rows) {
             }
             byCause.put(cause, Math.min(MOST, Math.max(LEAST, share.getAsDouble())));
         }
-        byCause.computeIfAbsent(Cause.OTHER, none -> ofAny(byCause.values()));
+        for (Cause cause : LATER) {
+            byCause.computeIfAbsent(cause, none -> shippedOr(sign.get(), group, cause, ofAny(byCause.values())));
+        }
         return Optional.of(new Row(sign.get(), group, byCause, column(line, "source")));
+    }
+
+    /** What our table says of a cause that an older table of somebody's own has no column for. */
+    private static double shippedOr(Sign sign, Optional<IndicatorGroup> group, Cause cause, double otherwise) {
+        return cause == Cause.OTHER
+                ? otherwise
+                : SHIPPED.row(sign, group).map(row -> row.given(cause)).orElse(otherwise);
     }
 
     /** Of a cause that nobody knows: as often as under the others together, never as seldom as under some. */

@@ -29,12 +29,18 @@ import java.util.stream.DoubleStream;
 /**
  * What a series of doses did to one endpoint at one look.
  *
+ * @param unread doses that were set up and of which no unit was read, rising
  * @param harmIsUp whether a higher reading is the harm, as for injury
  * @param curve not estimable with the reason in words
  * @param tolerated the most harm, in the endpoint's unit (a share for counts), that may hide behind a "none"
  */
 public record DoseEffect(
-        List<DoseUnit> units, boolean harmIsUp, Outcome<DoseCurve> curve, Tested tested, double tolerated) {
+        List<DoseUnit> units,
+        List<Double> unread,
+        boolean harmIsUp,
+        Outcome<DoseCurve> curve,
+        Tested tested,
+        double tolerated) {
     private static final int FEWEST = 4;
     private static final double MISSES = 0.05;
     private static final double NOTHING = 0.1;
@@ -68,6 +74,7 @@ public record DoseEffect(
 
     public DoseEffect {
         units = List.copyOf(units);
+        unread = List.copyOf(unread);
     }
 
     /**
@@ -84,6 +91,13 @@ public record DoseEffect(
         List<DoseUnit> units = units(observations, given);
         return new DoseEffect(
                 units,
+                given.stream()
+                        .filter(one -> observations.planned(one.arm()) > 0
+                                && observations.seen(one.arm()) == 0
+                                && observations.deaths(one.arm()) == 0)
+                        .map(Given::dose)
+                        .sorted()
+                        .toList(),
                 observations.better() == Observations.Better.LOWER,
                 curve(observations, given, endOfScale, tolerated),
                 tested(observations, given, alpha),

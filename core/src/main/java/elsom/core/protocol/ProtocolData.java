@@ -23,6 +23,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** A protocol whose endpoints are read off and compared as they are: only its sheet of data differs from others. */
 final class ProtocolData implements Protocol {
@@ -32,6 +33,7 @@ final class ProtocolData implements Protocol {
     private final String exampleQuestion;
     private final List<Measure> measures;
     private final Map<EndpointCode, Scene.Expected> expected;
+    private final Set<EndpointCode> growing;
     private final List<TreatmentProperty> properties;
     private final List<PlannedLook> looks;
     private final List<Recurring> steps;
@@ -51,6 +53,7 @@ final class ProtocolData implements Protocol {
         exampleQuestion = parts.exampleQuestion;
         measures = List.copyOf(parts.measures);
         expected = Map.copyOf(parts.expected);
+        growing = Set.copyOf(parts.growing);
         properties = List.copyOf(parts.properties);
         looks = List.copyOf(parts.looks);
         steps = List.copyOf(parts.steps);
@@ -76,7 +79,8 @@ final class ProtocolData implements Protocol {
                         .map(PlannedLook::after)
                         .max(Comparator.naturalOrder())
                         .map(last -> Map.of(EndpointCode.INJURY, last))
-                        .orElse(Map.of()));
+                        .orElse(Map.of()),
+                growing);
     }
 
     @Override

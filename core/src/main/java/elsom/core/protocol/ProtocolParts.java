@@ -14,8 +14,10 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /** A protocol while its parts are named one by one; {@link #made} freezes it. */
 public final class ProtocolParts {
@@ -25,6 +27,7 @@ public final class ProtocolParts {
     String exampleQuestion = "";
     final List<Measure> measures = new ArrayList<>();
     final Map<EndpointCode, Scene.Expected> expected = new HashMap<>();
+    final Set<EndpointCode> growing = new HashSet<>();
     final List<TreatmentProperty> properties = new ArrayList<>();
     final List<PlannedLook> looks = new ArrayList<>();
     final List<Recurring> steps = new ArrayList<>();
@@ -61,6 +64,12 @@ public final class ProtocolParts {
     /** What the control's mean of an endpoint must be for a trial of this kind to hold. */
     public ProtocolParts expects(String endpoint, double lowest, double highest, String sentence) {
         expected.put(new EndpointCode(endpoint), new Scene.Expected(new Interval(lowest, highest), sentence));
+        return this;
+    }
+
+    /** Something of which the control must have more at the last look than at the first. */
+    public ProtocolParts grows(String endpoint) {
+        growing.add(new EndpointCode(endpoint));
         return this;
     }
 

@@ -1,6 +1,7 @@
 package elsom.core.results;
 
 import elsom.core.diagnosis.Likelihoods;
+import elsom.core.diagnosis.Seen;
 import elsom.core.plan.Measure;
 import elsom.core.plan.Plan;
 import elsom.core.trial.EndpointCode;
@@ -25,9 +26,12 @@ public final class Evidence {
     private final boolean chosen;
     private final int look;
     private final Likelihoods likelihoods;
+    private final Map<String, List<Seen>> later;
 
-    private Evidence(Plan plan, TrialRecord record, OptionalInt asked, Likelihoods likelihoods) {
+    private Evidence(
+            Plan plan, TrialRecord record, OptionalInt asked, Likelihoods likelihoods, Map<String, List<Seen>> later) {
         this.likelihoods = likelihoods;
+        this.later = Map.copyOf(later);
         this.plan = plan;
         this.record = WorkedEndpoints.in(plan, record);
         for (Reading reading : this.record.readings()) {
@@ -62,7 +66,13 @@ public final class Evidence {
 
     /** The same, with causes judged by another table. */
     public static Evidence of(Plan plan, TrialRecord record, OptionalInt asked, Likelihoods likelihoods) {
-        return new Evidence(plan, record, asked, likelihoods);
+        return new Evidence(plan, record, asked, likelihoods, Map.of());
+    }
+
+    /** The same, with signs that later trials showed of lots, by their names. */
+    public static Evidence of(
+            Plan plan, TrialRecord record, OptionalInt asked, Likelihoods likelihoods, Map<String, List<Seen>> later) {
+        return new Evidence(plan, record, asked, likelihoods, later);
     }
 
     public Plan plan() {
@@ -88,6 +98,11 @@ public final class Evidence {
     /** By what causes of injury are judged. */
     public Likelihoods likelihoods() {
         return likelihoods;
+    }
+
+    /** Signs that later trials showed of a lot. */
+    public List<Seen> later(String lot) {
+        return later.getOrDefault(lot, List.of());
     }
 
     /** Looks that have a reading, in order of time. */

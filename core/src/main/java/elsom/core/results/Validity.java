@@ -4,28 +4,34 @@ import elsom.core.analysis.Observations;
 import elsom.core.flag.Scene;
 import elsom.core.plan.Measure;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Sentence;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
 import java.time.Duration;
 import java.util.Collection;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 
 /**
  * What must hold of a trial before anything of it is claimed: what its control shows, and until when it is looked at.
  *
  * @param expected what the control's mean of an endpoint must be
+ * @param grows endpoints of which the control must have more at the last look than at the first
  * @param until when a trial of this kind looks at an endpoint last, after its start
  */
-public record Validity(Map<EndpointCode, Scene.Expected> expected, Map<EndpointCode, Duration> until) {
+public record Validity(
+        Map<EndpointCode, Scene.Expected> expected, Map<EndpointCode, Duration> until, Set<EndpointCode> grows) {
     private static final Duration A_WHILE = Duration.ofHours(12);
     private static final double HOURS_A_DAY = 24;
 
     public Validity {
         expected = Map.copyOf(expected);
         until = Map.copyOf(until);
+        grows = Set.copyOf(grows);
     }
 
     public Optional<Scene.Expected> expected(Measure measure) {
@@ -42,7 +48,29 @@ public record Validity(Map<EndpointCode, Scene.Expected> expected, Map<EndpointC
         return evidence.measured().stream()
                 .filter(measure -> expected.containsKey(measure.endpoint().code()))
                 .flatMap(measure -> failed(evidence, measure, controls).stream())
-                .findFirst();
+                .findFirst()
+                .or(() -> evidence.measured().stream()
+                        .filter(measure -> grows.contains(measure.endpoint().code()))
+                        .flatMap(measure -> stoodStill(evidence, measure, controls).stream())
+                        .findFirst());
+    }
+
+    /** What is said of a control that did not grow from the first look at which it was measured to the last. */
+    private static Optional<String> stoodStill(Evidence evidence, Measure measure, Collection<Integer> controls) {
+        List<Look> looks = evidence.looksOf(measure.endpoint().code());
+        if (looks.size() < 2) {
+            return Optional.empty();
+        }
+        Look first = looks.get(0);
+        Look last = looks.get(looks.size() - 1);
+        OptionalDouble before = mean(UnitValues.of(evidence, measure, first, Optional.empty()), controls);
+        OptionalDouble after = mean(UnitValues.of(evidence, measure, last, Optional.empty()), controls);
+        return before.isPresent() && after.isPresent() && after.getAsDouble() <= before.getAsDouble()
+                ? Optional.of("the control failed: its plants must grow; its "
+                        + Sentence.inside(measure.endpoint().name()) + " came to "
+                        + Decimals.upTo(after.getAsDouble(), 1) + " at “" + last.name() + "”, from "
+                        + Decimals.upTo(before.getAsDouble(), 1) + " at “" + first.name() + "”")
+                : Optional.empty();
     }
 
     private Optional<String> failed(Evidence evidence, Measure measure, Collection<Integer> controls) {

@@ -18,6 +18,20 @@ final class SimulatedLots {
     private static final double SOMETIMES = -0.4;
     private static final double SELDOM = -3.2;
     private static final int UNITS = 4;
+    private static final double RARE = 0.1;
+    private static final List<Cause> RARELY = List.of(Cause.EATEN, Cause.COLD, Cause.SEED);
+    private static final List<Cause> USUALLY = List.of(
+            Cause.AUXIN,
+            Cause.CONTACT,
+            Cause.ROOT,
+            Cause.SALTS,
+            Cause.AMMONIA,
+            Cause.NITROGEN,
+            Cause.LOW_PH,
+            Cause.HIGH_PH,
+            Cause.WATERLOGGED,
+            Cause.DAMPING_OFF,
+            Cause.DRY);
     private static final Optional<IndicatorGroup> ALL = Optional.empty();
     private static final Map<Cause, Set<Sign>> USUAL = new EnumMap<>(Cause.class);
     private static final Map<Cause, Set<Sign>> AT_TIMES = new EnumMap<>(Cause.class);
@@ -42,6 +56,9 @@ final class SimulatedLots {
                 EnumSet.of(Sign.BROWN_ROOTS, Sign.WILTED),
                 EnumSet.of(Sign.YELLOW, Sign.ALGAE, Sign.STUNTED, Sign.MOULD));
         of(Cause.DAMPING_OFF, EnumSet.of(Sign.COLLAPSED, Sign.MISSING), EnumSet.of(Sign.BROWN_ROOTS, Sign.MOULD));
+        of(Cause.EATEN, EnumSet.of(Sign.CHEWED), EnumSet.of(Sign.MISSING));
+        of(Cause.COLD, EnumSet.of(Sign.PURPLE, Sign.STUNTED), EnumSet.of(Sign.YELLOW, Sign.MISSING));
+        of(Cause.SEED, EnumSet.of(Sign.MISSING), EnumSet.of(Sign.STUNTED, Sign.MOULD));
         of(Cause.DRY, EnumSet.of(Sign.WILTED), EnumSet.of(Sign.BURNT, Sign.STUNTED, Sign.MISSING));
     }
 
@@ -79,8 +96,43 @@ final class SimulatedLots {
         AT_TIMES.put(cause, atTimes);
     }
 
+    /** A lot with two causes at once: each shows its signs by itself. */
+    List<Seen> withBoth(Cause one, Cause other) {
+        double hit = chance.nextGaussian();
+        List<Seen> seen = new ArrayList<>();
+        List<IndicatorGroup> plants = List.of(IndicatorGroup.LEGUME, IndicatorGroup.BROADLEAF, IndicatorGroup.GRASS);
+        for (IndicatorGroup plant : plants) {
+            seen.add(new Seen(
+                    Sign.INJURED,
+                    Optional.of(plant),
+                    chance.nextDouble() < injured(one, plant) || chance.nextDouble() < injured(other, plant)));
+        }
+        for (Sign sign : Sign.values()) {
+            if (sign.kind() == Sign.Kind.SYMPTOM) {
+                List<Optional<IndicatorGroup>> where = Likelihoods.SHIPPED.byGroup(sign)
+                        ? plants.stream().map(Optional::of).toList()
+                        : List.of(ALL);
+                for (Optional<IndicatorGroup> group : where) {
+                    IndicatorGroup plant = group.orElse(IndicatorGroup.BROADLEAF);
+                    seen.add(new Seen(
+                            sign,
+                            group,
+                            read(shows(one, sign, plant, hit, Set.of()) || shows(other, sign, plant, hit, Set.of()))));
+                }
+            }
+        }
+        List<Seen> first = new ArrayList<>();
+        List<Seen> second = new ArrayList<>();
+        meters(one, first);
+        meters(other, second);
+        for (int i = 0; i < first.size(); i++) {
+            seen.add(first.get(i).degree() > second.get(i).degree() ? first.get(i) : second.get(i));
+        }
+        return seen;
+    }
+
     Lot next() {
-        List<Cause> causes = List.copyOf(USUAL.keySet());
+        List<Cause> causes = chance.nextDouble() < RARE ? RARELY : USUALLY;
         boolean stranger = chance.nextDouble() < world.strangers();
         Cause truth = stranger ? Cause.OTHER : causes.get(chance.nextInt(causes.size()));
         double hit = chance.nextGaussian();
@@ -120,6 +172,8 @@ final class SimulatedLots {
         return switch (truth) {
             case AUXIN -> grass ? 0.1 : 0.95;
             case NITROGEN -> plant == IndicatorGroup.LEGUME ? 0.25 : 0.85;
+            case EATEN, COLD -> grass ? 0.4 : 0.7;
+            case SEED -> 0.4;
             case ROOT, CONTACT, SALTS, AMMONIA -> grass ? 0.7 : 0.9;
             default -> 0.65;
         };

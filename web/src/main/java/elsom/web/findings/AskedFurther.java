@@ -1,13 +1,10 @@
 package elsom.web.findings;
 
 import elsom.core.results.Findings;
-import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.ClosedPage;
 import elsom.web.kit.TrialHeader;
 import elsom.web.trial.Digest;
-import elsom.web.trial.Plans;
-import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
 import java.time.Clock;
 import java.util.List;
@@ -17,17 +14,13 @@ import org.springframework.stereotype.Component;
 /** Later trials that asked on about a lot that a trial found injurious, so that no test is offered twice. */
 @Component
 class AskedFurther {
-    private static final int MOST = 40;
-
-    private final TrialLists lists;
-    private final Plans plans;
+    private final LaterTrials later;
     private final Trials trials;
     private final WorkedOut workedOut;
     private final Clock clock;
 
-    AskedFurther(TrialLists lists, Plans plans, Trials trials, WorkedOut workedOut, Clock clock) {
-        this.lists = lists;
-        this.plans = plans;
+    AskedFurther(LaterTrials later, Trials trials, WorkedOut workedOut, Clock clock) {
+        this.later = later;
         this.trials = trials;
         this.workedOut = workedOut;
         this.clock = clock;
@@ -42,18 +35,7 @@ class AskedFurther {
 
     /** Trials made from this one, or of the same kind and begun later, that have the lot under test; the latest first. */
     List<Further> of(TrialRecord record, String lot) {
-        return lists.search(lot, 0, MOST).trials().stream()
-                .filter(other -> other.protocol().equals(record.trial().protocol())
-                        && other.id().value() != record.trial().id().value()
-                        && (other.start().isAfter(record.trial().start()) || madeFrom(other.id(), record)))
-                .map(this::further)
-                .toList();
-    }
-
-    private boolean madeFrom(TrialId id, TrialRecord record) {
-        return plans.earlier(id)
-                .map(earlier -> earlier.trial().id().equals(record.trial().id()))
-                .orElse(false);
+        return later.of(record, lot).stream().map(this::further).toList();
     }
 
     private Further further(Digest other) {

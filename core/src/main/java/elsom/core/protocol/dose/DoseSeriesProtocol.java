@@ -43,6 +43,8 @@ public final class DoseSeriesProtocol {
                         "Nothing in the first days proves nothing: look until day 10 or two weeks.",
                         "A dose never given was never tested.")
                 .expects("injury", 0, 2, "its plants must stay unharmed, 2 points of injury at most")
+                .expects("alive", 0.9, 1, "nine in ten of its plants must live")
+                .grows("height")
                 .inSeries()
                 .dosesLead()
                 .usually(6, LayoutKind.BLOCKS, 4, 0, 50)

@@ -75,13 +75,25 @@ public final class DoseWording {
                 : "";
         if (tested.loec().isEmpty()) {
             return "no harm was shown up to " + result.dose(tested.noec().orElseThrow())
-                    + (deaths.isEmpty() ? ", the highest tested" : "") + missed(result, effect) + deaths;
+                    + (deaths.isEmpty() ? highest(result, effect) : "") + missed(result, effect) + deaths;
         }
         String harm = "harm from " + result.dose(tested.loec().getAsDouble()) + " on";
         return tested.noec().isPresent()
                 ? harm + ", none shown up to " + result.dose(tested.noec().getAsDouble()) + missed(result, effect)
                         + deaths
                 : harm + ", the lowest tested: nothing weaker was";
+    }
+
+    /** Whether nothing stronger was set up, or it was and nobody read it. */
+    private static String highest(DoseResult result, DoseEffect effect) {
+        List<String> stronger = effect.unread().stream()
+                .filter(dose -> dose > effect.tested().noec().orElse(0))
+                .map(result::dose)
+                .toList();
+        return stronger.isEmpty()
+                ? ", the highest tested"
+                : ", the highest read: " + String.join(" and ", stronger) + (stronger.size() == 1 ? " was" : " were")
+                        + " set up and not read";
     }
 
     /** What a "none" of few units may hide. */

@@ -56,6 +56,7 @@ public final class SalinityProtocol {
                         "Needs five strengths or more, one without loss and one with plain loss.",
                         "What drains tells the root's salinity; what goes in does not.",
                         "Heat makes salt worse: holds for this season.")
+                .expects("injury", 0, 2, "the weakest water must leave margins next to unburnt, 2 points at most")
                 .withoutDoses()
                 .answers(new ThresholdAnswers("yield", "ec-out", "ec-in"))
                 .inSeries()

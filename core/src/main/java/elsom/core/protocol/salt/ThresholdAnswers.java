@@ -8,6 +8,7 @@ import elsom.core.curve.SalinityResponse;
 import elsom.core.curve.XyData;
 import elsom.core.dose.DoseEffect;
 import elsom.core.figure.FigureKind;
+import elsom.core.flag.Scene;
 import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
 import elsom.core.plan.Measure;
@@ -17,6 +18,9 @@ import elsom.core.results.Analysis;
 import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
 import elsom.core.results.UnitValues;
+import elsom.core.results.Validity;
+import elsom.core.results.Verdict;
+import elsom.core.stats.Interval;
 import elsom.core.stats.Outcome;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
@@ -30,6 +34,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
@@ -44,6 +49,14 @@ public final class ThresholdAnswers implements Analysis {
     private static final double MISSES = 0.05;
     private static final double PERCENT = 100;
     static final String NONE = "none";
+    private static final Validity UNBURNT = new Validity(
+            Map.of(
+                    EndpointCode.INJURY,
+                    new Scene.Expected(
+                            new Interval(0, 2),
+                            "the weakest water must leave plants next to unharmed, 2 points at most")),
+            Map.of(),
+            Set.of());
 
     private final EndpointCode yield;
     private final List<EndpointCode> measures;
@@ -69,12 +82,32 @@ public final class ThresholdAnswers implements Analysis {
                 && factors.get(0).kind() == FactorKind.DOSE
                 && factors.get(0).measured();
         if (series && harvested.isPresent()) {
+            Optional<Findings.Answered> failed = failed(evidence, factors.get(0));
+            if (failed.isPresent()) {
+                findings.answer(failed.get());
+                return;
+            }
             ThresholdResult result = result(evidence, factors.get(0), harvested.get());
             findings.answer(Findings.Answered.unasked(ThresholdWording.of(result))
                     .about(result.yield())
                     .with(ThresholdWording.details(result, factors.get(0))));
             findings.section(result);
         }
+    }
+
+    /** Where the weakest water burns plants, what the stronger ones did can't be told. */
+    private Optional<Findings.Answered> failed(Evidence evidence, Factor strengths) {
+        List<Integer> weakest = IntStream.range(
+                        0, evidence.record().treatments().size())
+                .filter(arm -> given(evidence, strengths, arm) == weakest(strengths))
+                .boxed()
+                .toList();
+        return UNBURNT.failed(evidence, weakest)
+                .map(why -> Findings.Answered.unasked(new Verdict(
+                                Verdict.Firmness.CANT_TELL,
+                                "No threshold can be told: " + why + ".",
+                                "Repeat it with water that the crop bears, and look for what else burnt them."))
+                        .about(yield));
     }
 
     private ThresholdResult result(Evidence evidence, Factor strengths, Measure harvested) {

@@ -29,9 +29,11 @@ final class BioassayAccount {
                                 "++ speaks strongly for it, + for, · says nothing, − against, −− strongly against. What was looked"
                                         + " for and not found speaks too.")
                         .note(
-                                "Causes on the list are taken as equally likely beforehand, something else as twice so. Signs go"
+                                "Causes on the list are taken as equally likely beforehand, something else as more than twice so,"
+                                        + " eaters, cold and old seed as half, since they strike the clean medium too. Signs go"
                                         + " together, so each counts a little less than one that spoke for itself (naive Bayes,"
-                                        + " tempered): trust the order, not the distance.")
+                                        + " tempered): trust the order, not the distance. Two causes at once are named where they"
+                                        + " explain what was seen eight times better than any one.")
                         .door(Door.LIKELIHOODS));
         return account.build();
     }

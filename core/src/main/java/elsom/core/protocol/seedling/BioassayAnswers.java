@@ -1,6 +1,7 @@
 package elsom.core.protocol.seedling;
 
 import elsom.core.diagnosis.Diagnosis;
+import elsom.core.diagnosis.IndicatorGroup;
 import elsom.core.diagnosis.Seen;
 import elsom.core.dose.DoseEffect;
 import elsom.core.figure.FigureKind;
@@ -16,12 +17,15 @@ import elsom.core.stats.Outcome;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Whether a lot injures seedlings, from which share on, in which plants, and what is likely the cause. */
 public final class BioassayAnswers implements Analysis {
@@ -104,6 +108,7 @@ public final class BioassayAnswers implements Analysis {
                 symptoms,
                 stillToCome(evidence, last),
                 refused,
+                List.of(),
                 Optional.empty(),
                 Optional.empty());
         return refused.isEmpty() && (plain.injurious() || plain.marked())
@@ -122,7 +127,16 @@ public final class BioassayAnswers implements Analysis {
     }
 
     private static BioassayResult diagnosed(Evidence evidence, BioassayResult plain, LotSigns signs) {
-        List<Seen> seen = signs.seen();
+        List<Seen> own = signs.seen();
+        List<Seen> learnt = evidence.later(plain.lot()).stream()
+                .filter(sign -> own.stream()
+                        .noneMatch(
+                                one -> one.sign() == sign.sign() && one.plants().equals(sign.plants())))
+                .toList();
+        List<Seen> seen = Stream.concat(own.stream(), learnt.stream()).toList();
+        Set<IndicatorGroup> groups = EnumSet.noneOf(IndicatorGroup.class);
+        groups.addAll(signs.groups());
+        learnt.stream().flatMap(sign -> sign.plants().stream()).forEach(groups::add);
         Diagnosis diagnosis = Diagnosis.of(seen, evidence.likelihoods());
         return new BioassayResult(
                 plain.lot(),
@@ -132,11 +146,10 @@ public final class BioassayAnswers implements Analysis {
                 plain.symptoms(),
                 plain.stillToCome(),
                 plain.refused(),
+                learnt,
                 Optional.of(diagnosis),
                 diagnosis.next(
-                        seen.stream().map(Seen::sign).collect(Collectors.toSet()),
-                        signs.groups(),
-                        evidence.likelihoods()));
+                        seen.stream().map(Seen::sign).collect(Collectors.toSet()), groups, evidence.likelihoods()));
     }
 
     /** Without a share to work with: a lot that injures in one plant is not used under another. */

@@ -4,6 +4,8 @@ import elsom.core.diagnosis.Cause;
 import elsom.core.diagnosis.Diagnosis;
 import elsom.core.diagnosis.IndicatorGroup;
 import elsom.core.diagnosis.NextTest;
+import elsom.core.diagnosis.Seen;
+import elsom.core.diagnosis.Sign;
 import elsom.core.protocol.dose.DoseResult;
 import elsom.core.section.Account;
 import elsom.core.section.Section;
@@ -21,6 +23,7 @@ import java.util.Optional;
  * @param symptoms that are commoner in the lot than in the clean medium, the surest first
  * @param stillToCome the name of the last look planned, while it is not the one judged; empty when it is
  * @param refused why no cause can be asked for; empty when one can
+ * @param learnt signs of it that later trials showed, and that this one did not look for
  * @param diagnosis empty when nothing was injured, or it is refused
  * @param next the test that would split the two most likely causes
  */
@@ -32,6 +35,7 @@ public record BioassayResult(
         List<SymptomCounts.Excess> symptoms,
         String stillToCome,
         Optional<String> refused,
+        List<Seen> learnt,
         Optional<Diagnosis> diagnosis,
         Optional<NextTest> next)
         implements Section {
@@ -58,6 +62,7 @@ public record BioassayResult(
     public BioassayResult {
         species = List.copyOf(species);
         symptoms = List.copyOf(symptoms);
+        learnt = List.copyOf(learnt);
     }
 
     /** Whether symptoms alone, whatever the points, part the lot from the clean medium. */
@@ -71,6 +76,18 @@ public record BioassayResult(
 
     /** The contaminant that is named; empty when none is. */
     public Optional<Cause> contaminant() {
-        return diagnosis.flatMap(Diagnosis::named).filter(Cause::contaminant);
+        return diagnosis.flatMap(found -> found.together()
+                .flatMap(Diagnosis.Pair::contaminant)
+                .or(() -> found.named().filter(Cause::contaminant)));
+    }
+
+    /** Signs that an earlier trial of the same lot can learn from this one: pairs, thinning, and what single plants bore. */
+    public List<Seen> telling() {
+        return diagnosis.stream()
+                .flatMap(found -> found.first().reasons().stream())
+                .map(Diagnosis.Reason::seen)
+                .filter(seen -> !learnt.contains(seen))
+                .filter(seen -> seen.sign().kind() == Sign.Kind.RESPONSE || seen.sign() == Sign.INJURED)
+                .toList();
     }
 }

@@ -10,10 +10,12 @@ import elsom.core.results.Findings;
 import elsom.core.results.Verdict;
 import elsom.core.trial.EndpointCode;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -21,6 +23,9 @@ import java.util.stream.Stream;
 public final class BioassayWording {
     private static final int MOST_REASONS = 4;
     private static final int MOST_SYMPTOMS = 4;
+
+    /** What comes from outside says nothing of the lot. */
+    private static final Set<Cause> FROM_OUTSIDE = EnumSet.of(Cause.EATEN, Cause.COLD, Cause.SEED);
 
     private BioassayWording() {}
 
@@ -45,13 +50,22 @@ public final class BioassayWording {
     }
 
     private static Verdict.Firmness firmness(BioassayResult result) {
-        boolean asked = result.diagnosis().isPresent();
-        return result.refused().isPresent()
-                        || (asked
-                                ? named(result).isEmpty()
-                                : !AllClear.of(result).told())
-                ? Verdict.Firmness.CANT_TELL
-                : asked ? Verdict.Firmness.SETTLED : Verdict.Firmness.SO_FAR;
+        if (result.refused().isPresent()) {
+            return Verdict.Firmness.CANT_TELL;
+        }
+        if (result.diagnosis().isEmpty()) {
+            return AllClear.of(result).told() ? Verdict.Firmness.SO_FAR : Verdict.Firmness.CANT_TELL;
+        }
+        return result.diagnosis().get().together().isPresent()
+                ? Verdict.Firmness.SO_FAR
+                : named(result).isEmpty() || fromOutside(result)
+                        ? Verdict.Firmness.CANT_TELL
+                        : Verdict.Firmness.SETTLED;
+    }
+
+    /** Whether what harmed came from outside, so that the trial says nothing of the lot. */
+    private static boolean fromOutside(BioassayResult result) {
+        return named(result).filter(FROM_OUTSIDE::contains).isPresent();
     }
 
     /** What to do with the lot, in a line: use it, don't, or find out by the one test that parts most. */
@@ -59,7 +73,12 @@ public final class BioassayWording {
         if (result.diagnosis().isEmpty()) {
             return AllClear.of(result).told() && result.refused().isEmpty() ? "Use it." : "Find out before it is used.";
         }
-        return named(result).isPresent() || result.next().isEmpty()
+        if (fromOutside(result)) {
+            return "Find out before it is used: repeat it, safe from that.";
+        }
+        boolean told =
+                named(result).isPresent() || result.diagnosis().get().together().isPresent();
+        return told || result.next().isEmpty()
                 ? "Don't use it."
                 : "Don't use it; find out: " + result.next().get().words() + " ("
                         + result.next().get().cost() + ").";
@@ -125,17 +144,22 @@ public final class BioassayWording {
 
     private static String cause(BioassayResult result) {
         if (result.refused().isPresent()) {
-            return "The cause can't be asked for: " + result.refused().get() + ".";
+            return "The cause can't be asked for: " + result.refused().get()
+                    + ". What strikes the clean medium too is no lot's: look for cold, old seed, eaters, watering.";
         }
         if (result.diagnosis().isEmpty()) {
             return AllClear.of(result).words();
         }
         Diagnosis found = result.diagnosis().get();
+        if (found.together().isPresent()) {
+            return "No one cause explains what was seen; "
+                    + found.together().get().words() + " together would.";
+        }
         Optional<Cause> named = named(result);
         return named.isPresent()
                 ? named.get() == Cause.OTHER
-                        ? "None of the causes known here explains what was seen: look for slugs, cold, old seed, a disease, or ask"
-                                + " a laboratory."
+                        ? "None of the causes known here explains what was seen: look for a disease or a virus, or ask a"
+                                + " laboratory."
                         : upper(named.get().label()) + " is likely."
                 : "What did it can't be told yet: " + likeliest(found).get(0) + " or "
                         + likeliest(found).get(1) + ".";
@@ -154,6 +178,10 @@ public final class BioassayWording {
     private static List<String> details(BioassayResult result) {
         List<String> details = new ArrayList<>();
         symptoms(result).filter(told -> result.injurious()).ifPresent(details::add);
+        if (!result.learnt().isEmpty()) {
+            details.add("Taken in from a later trial of it: "
+                    + result.learnt().stream().map(Seen::words).collect(Collectors.joining(", ")) + ".");
+        }
         result.diagnosis().ifPresent(found -> {
             reasons(found.first(), Diagnosis.Weight.STRONGLY_FOR, Diagnosis.Weight.FOR)
                     .ifPresent(said -> details.add("For it: " + said + "."));
@@ -166,7 +194,7 @@ public final class BioassayWording {
                     "Don't use the lot until that is known: four units of each or more, scored for signs until the last"
                             + " look, would tell.");
         }
-        if (result.injurious() || result.marked()) {
+        if ((result.injurious() || result.marked()) && !fromOutside(result)) {
             details.add("Keep the lot apart: don't compost it on, don't spread it where sensitive crops will grow, ask"
                     + " the supplier and a laboratory.");
         }

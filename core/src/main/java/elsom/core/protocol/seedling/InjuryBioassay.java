@@ -6,9 +6,11 @@ import elsom.core.design.LayoutKind;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Recurring;
 import elsom.core.protocol.Cautions;
+import elsom.core.protocol.MeasureParts;
 import elsom.core.protocol.Measures;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.ProtocolParts;
+import elsom.core.quantity.UnitOfMeasure;
 import java.util.List;
 
 /** Seedling injury bioassay for residues. */
@@ -40,6 +42,29 @@ public final class InjuryBioassay {
                 .measure(Measures.ph()
                         .named("pH of the drained water")
                         .rule("of the same water, meter calibrated the same day"))
+                .measure(MeasureParts.of("smell", "Smell of ammonia")
+                        .in(UnitOfMeasure.POINT)
+                        .highest(3)
+                        .decimals(0)
+                        .better(Direction.LOWER)
+                        .typicalCv(0.3)
+                        .secondsEach(20)
+                        .rule("of a jar kept closed and warm for two days: 0 none, 1 a little, 2 plain, 3 stings"))
+                .measure(MeasureParts.of("age", "Weeks since it was made")
+                        .highest(520)
+                        .decimals(0)
+                        .better(Direction.EITHER)
+                        .typicalCv(0.3)
+                        .secondsEach(5)
+                        .rule("of the lot, by its label or its maker; one unit of each lot will do"))
+                .measure(MeasureParts.of("warmth", "Coldest it got")
+                        .in(UnitOfMeasure.CELSIUS)
+                        .highest(60)
+                        .decimals(0)
+                        .better(Direction.EITHER)
+                        .typicalCv(0.2)
+                        .secondsEach(20)
+                        .rule("in the medium, at the coldest time of day"))
                 .look("day 7", day(7), "injury", "emerged", "alive")
                 .look("day 10", day(10), "injury")
                 .look("day 14", day(14), "injury", "alive")
@@ -61,6 +86,9 @@ public final class InjuryBioassay {
                         "Symptoms of some residues come in the second or third week: look until day 21.",
                         "Shows injury, not the substance: a laboratory names it.")
                 .expects("injury", 0, 2, "clean medium must leave plants next to unharmed, 2 points at most")
+                .expects("emerged", 0.7, 1, "seven in ten of its seeds must come up")
+                .expects("alive", 0.7, 1, "seven in ten of its plants must live")
+                .grows("height")
                 .diagnoses()
                 .usually(4, LayoutKind.BLOCKS, 8, 8, 0)
                 .made();

@@ -7,6 +7,7 @@ import elsom.core.diagnosis.Seen;
 import elsom.core.diagnosis.Sign;
 import elsom.core.dose.DoseEffect;
 import elsom.core.protocol.dose.DoseResult;
+import elsom.core.quantity.Dimension;
 import elsom.core.results.Evidence;
 import elsom.core.results.UnitValues;
 import elsom.core.seedling.SeedlingPart;
@@ -34,6 +35,28 @@ final class LotSigns {
 
     private static final double LOW_PH = 5;
     private static final double HIGH_PH = 7.8;
+    private static final EndpointCode SMELL = new EndpointCode("smell");
+    private static final EndpointCode AGE = new EndpointCode("age");
+
+    /** Points beyond the clean medium from which injury is called severe. */
+    private static final double SEVERE = 6;
+
+    private static final double SEVERE_EDGE = 1;
+
+    /** Of 0 none to 3 strong. */
+    private static final double SMELLS = 1;
+
+    private static final double SMELL_EDGE = 0.3;
+
+    /** Weeks after which ammonia and acids have mostly gone. */
+    private static final double FRESH_WEEKS = 8;
+
+    private static final double FRESH_EDGE = 2;
+
+    /** Below it most seedlings wait, °C. */
+    private static final double COLD = 11;
+
+    private static final double COLD_EDGE = 1.5;
     private static final double EC_EDGE = 0.35;
     private static final double PH_EDGE = 0.25;
 
@@ -69,11 +92,19 @@ final class LotSigns {
             seen.add(new Seen(Sign.LOW_PH, Optional.empty(), beyond(-ph, -LOW_PH, PH_EDGE)));
             seen.add(new Seen(Sign.HIGH_PH, Optional.empty(), beyond(ph, HIGH_PH, PH_EDGE)));
         });
+        severity().ifPresent(points -> seen.add(all(Sign.SEVERE, beyond(points, SEVERE, SEVERE_EDGE))));
+        mean(SMELL).ifPresent(smell -> seen.add(all(Sign.SMELL, beyond(smell, SMELLS, SMELL_EDGE))));
+        mean(AGE).ifPresent(weeks -> seen.add(all(Sign.FRESH, beyond(-weeks, -FRESH_WEEKS, FRESH_EDGE))));
+        coldest().ifPresent(degrees -> seen.add(all(Sign.COLD_PLACE, beyond(-degrees, -COLD, COLD_EDGE))));
         thinned().ifPresent(falls -> seen.add(new Seen(Sign.DILUTION, Optional.empty(), falls)));
         for (Remedy remedy : Remedy.values()) {
             helped(remedy).ifPresent(falls -> seen.add(new Seen(Sign.of(remedy), Optional.empty(), falls)));
         }
         return seen;
+    }
+
+    private static Seen all(Sign sign, double degree) {
+        return new Seen(sign, Optional.empty(), degree);
     }
 
     /** How far a meter is beyond a limit, 0 to 1, half at it: nothing changes at an edge in nature. */
@@ -175,6 +206,25 @@ final class LotSigns {
                                 .stream())
                 .mapToDouble(reading -> Objects.requireNonNull(reading.value()))
                 .average();
+    }
+
+    /** The points by which the worst plant is injured beyond the clean one, in most of the lot; empty without injury. */
+    private OptionalDouble severity() {
+        return plain().stream()
+                .filter(this::injured)
+                .mapToDouble(where -> harm(Objects.requireNonNull(lines.get(where))))
+                .max();
+    }
+
+    /** The lowest temperature that was read, whatever its endpoint is called. */
+    private OptionalDouble coldest() {
+        return evidence.measured().stream()
+                .map(measure -> measure.endpoint())
+                .filter(endpoint -> endpoint.unit().dimension() == Dimension.TEMPERATURE)
+                .map(endpoint -> mean(endpoint.code()))
+                .filter(OptionalDouble::isPresent)
+                .mapToDouble(OptionalDouble::getAsDouble)
+                .min();
     }
 
     /** Whether half of the harm or more is gone at the smallest share; empty where one share only was tested. */

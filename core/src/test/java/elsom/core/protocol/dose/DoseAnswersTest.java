@@ -8,6 +8,7 @@ import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
 import elsom.core.plan.Measured;
 import elsom.core.plan.Plan;
+import elsom.core.plan.PlannedLook;
 import elsom.core.protocol.Protocols;
 import elsom.core.results.Evidence;
 import elsom.core.results.Findings;
@@ -256,5 +257,73 @@ class DoseAnswersTest {
         assertThat(results.get(0).lines().get(0).limit().orElseThrow().kind().label())
                 .isEqualTo("Fresh mass");
         assertThat(findings.answers().get(0).details().get(0)).containsIgnoringCase("fresh mass");
+    }
+
+    /** Read only up to 1 %: 2 and 4 % stand there, and nobody looked. */
+    @Test
+    void whatWasSetUpAndNotReadIsNotTheHighestTested() {
+        Plan plan = plan();
+        Measured measured = Measured.started(plan);
+        for (Look look : measured.record().looks()) {
+            for (ExperimentalUnit unit : measured.record().units()) {
+                double dose = DOSES[
+                        plan.treatments()
+                                .all()
+                                .get(unit.treatment() - 1)
+                                .levels()
+                                .get(0)];
+                if (dose <= 1) {
+                    measured.add(unit, look, "injury", 1, unit.replicate() % 2);
+                }
+            }
+        }
+        assertThat(first(plan, measured).verdict().sentence())
+                .contains("no harm was shown up to 1 %, the highest read: 2 % and 4 % were set up and not read")
+                .doesNotContain("the highest tested");
+    }
+
+    private static Findings.Answered first(Plan plan, Measured measured) {
+        return Protocols.find(plan.protocol())
+                .orElseThrow()
+                .findings(Evidence.of(
+                        plan,
+                        measured.record(),
+                        OptionalInt.of(measured.record().looks().size())))
+                .answers()
+                .get(0);
+    }
+
+    @Test
+    void aControlThatDiesOrStandsStillFailed() {
+        Plan plan = plan();
+        Measured dying = Measured.started(plan);
+        Measured still = Measured.started(plan.with(plan.schedule()
+                .with(
+                        plan.schedule().looks().stream()
+                                .map(look -> new PlannedLook(
+                                        look.name(),
+                                        look.after(),
+                                        List.of(EndpointCode.INJURY, new EndpointCode("height"))))
+                                .toList(),
+                        plan.schedule().steps(),
+                        plan.schedule().hours())));
+        for (Look look : dying.record().looks()) {
+            for (ExperimentalUnit unit : dying.record().units()) {
+                dying.add(unit, look, "injury", 1, unit.treatment() == 1 ? 1 : 5);
+                if (look.endpoints().contains(new EndpointCode("alive"))) {
+                    dying.add(unit, look, "alive", 1, unit.treatment() == 1 ? 2 : 4);
+                }
+            }
+        }
+        for (Look look : still.record().looks()) {
+            for (ExperimentalUnit unit : still.record().units()) {
+                still.add(unit, look, "injury", 1, 1).add(unit, look, "height", 1, 6);
+            }
+        }
+        assertThat(first(plan, dying).verdict().sentence())
+                .contains("can't tell, for the control failed: nine in ten of its plants must live; it came to 50 %");
+        assertThat(first(plan, still).verdict().sentence())
+                .contains(
+                        "can't tell, for the control failed: its plants must grow; its height came to 6 at “day 10”, from 6 at");
     }
 }

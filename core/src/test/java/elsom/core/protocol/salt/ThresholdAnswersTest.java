@@ -165,4 +165,24 @@ class ThresholdAnswersTest {
                 .doesNotContain("less than without");
         assertThat(plan.treatments().all().get(0).isControl()).isTrue();
     }
+
+    @Test
+    void whereTheWeakestWaterBurnsNothingIsTold() {
+        Plan plan = APlan.of("salinity")
+                .factors(APlan.doses(null, null, STRENGTHS))
+                .replicates(5)
+                .asking(APlan.question("yield"))
+                .plan();
+        Measured measured = Measured.started(plan);
+        Look harvest = measured.record().looks().get(measured.record().looks().size() - 1);
+        for (ExperimentalUnit unit : measured.record().units()) {
+            measured.add(unit, harvest, "injury", 1, 5).add(unit, harvest, "yield", 1, 60 - 8 * unit.treatment());
+        }
+        Findings findings = Protocols.find(plan.protocol())
+                .orElseThrow()
+                .findings(Evidence.of(plan, measured.record(), OptionalInt.of(harvest.number())));
+        assertThat(findings.answers().get(0).verdict().sentence())
+                .startsWith("No threshold can be told: the control failed: the weakest water must leave plants");
+        assertThat(findings.sections(ThresholdResult.class)).isEmpty();
+    }
 }

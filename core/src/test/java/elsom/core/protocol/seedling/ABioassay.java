@@ -1,6 +1,7 @@
 package elsom.core.protocol.seedling;
 
 import elsom.core.diagnosis.Likelihoods;
+import elsom.core.diagnosis.Seen;
 import elsom.core.plan.APlan;
 import elsom.core.plan.Factor;
 import elsom.core.plan.FactorKind;
@@ -14,6 +15,7 @@ import elsom.core.trial.Look;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalInt;
 
 /** Builds bioassays for tests: four pots of each treatment, scored at every look as an eye would. */
@@ -98,6 +100,14 @@ public final class ABioassay {
         return Protocols.find(plan.protocol())
                 .orElseThrow()
                 .findings(Evidence.of(plan, measured.record(), OptionalInt.of(look), table));
+    }
+
+    /** What is found when later trials of GW-32 showed these signs. */
+    public Findings foundWith(List<Seen> later) {
+        return Protocols.find(plan.protocol())
+                .orElseThrow()
+                .findings(Evidence.of(
+                        plan, measured.record(), OptionalInt.empty(), Likelihoods.SHIPPED, Map.of("GW-32", later)));
     }
 
     public List<BioassayResult> lots() {

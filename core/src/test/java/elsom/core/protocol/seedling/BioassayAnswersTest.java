@@ -3,8 +3,10 @@ package elsom.core.protocol.seedling;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.diagnosis.Cause;
+import elsom.core.diagnosis.IndicatorGroup;
 import elsom.core.diagnosis.Likelihoods;
 import elsom.core.diagnosis.NextTest;
+import elsom.core.diagnosis.Seen;
 import elsom.core.diagnosis.Sign;
 import elsom.core.plan.APlan;
 import elsom.core.plan.Factor;
@@ -19,6 +21,7 @@ import elsom.core.results.Verdict;
 import elsom.core.trial.Look;
 import elsom.core.trial.MishapKind;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 
@@ -249,5 +252,52 @@ class BioassayAnswersTest {
                 .startsWith("Find out before it is used.")
                 .contains("100 %, was not judged")
                 .doesNotContain("Nothing here points");
+    }
+
+    /** Burnt and stunted peas may be of salts, and may be of much else, until a later pair tells. */
+    @Test
+    void aFirstTrialsBoardReadsWhatALaterOneShowed() {
+        ABioassay first = ABioassay.of(ABioassay.SEEDLINGS, ABioassay.LOT)
+                .scored((treatment, days, replicate) -> ABioassay.share(treatment) > 0 ? "6 burnt, stunted" : "0");
+        BioassayResult alone = first.lots().get(0);
+        assertThat(alone.contaminant()).isEmpty();
+        Findings both = first.foundWith(List.of(
+                new Seen(Sign.LEACHING, Optional.empty(), true),
+                new Seen(Sign.CHARCOAL, Optional.empty(), false),
+                new Seen(Sign.INJURED, Optional.of(IndicatorGroup.LEGUME), false)));
+        BioassayResult told = results(both).get(0);
+        assertThat(told.contaminant()).contains(Cause.SALTS);
+        assertThat(told.learnt()).extracting(Seen::sign).containsExactly(Sign.LEACHING, Sign.CHARCOAL);
+        assertThat(told.next()).isNotEqualTo(Optional.of(NextTest.LEACHING));
+        assertThat(both.answers().get(0).details())
+                .contains("Taken in from a later trial of it: harm falls with leaching, harm stays with charcoal.");
+        assertThat(told.telling()).doesNotContainAnyElementsOf(told.learnt());
+    }
+
+    @Test
+    void bittenPlantsSayNothingOfTheLot() {
+        Findings bitten = found(
+                (treatment, days, replicate) -> ABioassay.share(treatment) > 0 ? "6 chewed, missing" : "0",
+                ABioassay.SEEDLINGS,
+                ABioassay.LOT);
+        assertThat(results(bitten).get(0).diagnosis().orElseThrow().named()).contains(Cause.EATEN);
+        assertThat(bitten.answers().get(0).verdict().sentence())
+                .startsWith("Find out before it is used: repeat it, safe from that.")
+                .contains("Slugs or other eaters is likely.");
+    }
+
+    @Test
+    void twoCausesAtOnceAreSaid() {
+        Findings both = ABioassay.of(ABioassay.SEEDLINGS, ABioassay.LOT)
+                .scored((treatment, days, replicate) -> ABioassay.share(treatment) == 0
+                        ? "0"
+                        : treatment.contains("pea") ? "8 cupped, twisted, strap, burnt, stunted" : "6 burnt, stunted")
+                .read("ec", treatment -> ABioassay.share(treatment) > 0 ? 4.2 : 1)
+                .found();
+        assertThat(both.answers().get(0).verdict().sentence())
+                .startsWith("Don't use it.")
+                .contains(
+                        "No one cause explains what was seen; auxin-type weedkiller residue and soluble salts together would.");
+        assertThat(results(both).get(0).contaminant()).contains(Cause.AUXIN);
     }
 }

@@ -15,7 +15,7 @@ class BioassayWordingTest {
 
     @Test
     void everyCauseHasItsSentence() {
-        assertThat(found.standings()).hasSize(13).allSatisfy(standing -> {
+        assertThat(found.standings()).hasSize(16).allSatisfy(standing -> {
             String sentence = BioassayWording.sentence(standing);
             assertThat(sentence).endsWith(".").doesNotContain("%");
             assertThat(sentence.startsWith("For: ") || sentence.startsWith("Nothing speaks for it."))

@@ -106,6 +106,20 @@ class LotSignsTest {
     }
 
     @Test
+    void severityIsGraded() {
+        ABioassay mild = ABioassay.of(ABioassay.LOT).scored(with("yellow", 4));
+        ABioassay dead = ABioassay.of(ABioassay.LOT)
+                .scored((treatment, days, replicate) ->
+                        harmed(treatment, "yellow").replace("7", "10"));
+        assertThat(said(dead, Sign.SEVERE)).contains(true);
+        assertThat(mild.lots().get(0).diagnosis().orElseThrow().first().reasons())
+                .extracting(Diagnosis.Reason::seen)
+                .filteredOn(seen -> seen.sign() == Sign.SEVERE)
+                .singleElement()
+                .satisfies(seen -> assertThat(seen.degree()).isStrictlyBetween(0.0, 1.0));
+    }
+
+    @Test
     void injuryThatComesLateIsSaid() {
         ABioassay late = ABioassay.of(ABioassay.LOT)
                 .scored((treatment, days, replicate) -> days < 12
@@ -149,8 +163,8 @@ class LotSignsTest {
     /** The board is worked out by the table that is in use. */
     @Test
     void anotherTableGivesAnotherBoard() throws IOException {
-        String own = Likelihoods.SHIPPED.csv().lines().findFirst().orElseThrow() + "\ninjured,all" + ",0.5".repeat(13)
-                + ",mine\n";
+        String own = Likelihoods.SHIPPED.csv().lines().findFirst().orElseThrow() + "\ninjured,all"
+                + ",0.5".repeat(Cause.values().length) + ",mine\n";
         ABioassay trial = ABioassay.of(ABioassay.SEEDLINGS, ABioassay.SHARES).scored(ABioassay::auxin);
         BioassayResult result = trial.foundAt(4, Likelihoods.parse(new StringReader(own)))
                 .sections(BioassayResult.class)

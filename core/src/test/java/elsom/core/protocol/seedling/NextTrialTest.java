@@ -34,6 +34,7 @@ class NextTrialTest {
                 found.symptoms(),
                 found.stillToCome(),
                 found.refused(),
+                found.learnt(),
                 found.diagnosis(),
                 Optional.of(test));
     }

@@ -11,7 +11,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /**
- * Two dozen lots, as peas and barley show them: sixteen with a cause that is on the list, eight with none or with signs that
+ * Two dozen lots and one, as peas and barley show them: seventeen with a cause that is on the list, eight with none or with signs that
  * contradict each other. None of those that harm is called clear, none is named as what it is not.
  */
 class TwentyFourLotsTest {
@@ -52,11 +52,12 @@ class TwentyFourLotsTest {
             Lot.of(Cause.HIGH_PH, "5 veins", "4 veins", 1, 8.4),
             Lot.of(Cause.HIGH_PH, "4 veins, stunted", "0", 1.4, 8.2),
             Lot.of(Cause.DAMPING_OFF, "9 collapsed, missing", "0", 1.1, 6.4),
+            Lot.of(Cause.EATEN, "6 chewed", "5 chewed", 1.1, 6.4),
             Lot.of(Cause.WATERLOGGED, "6 yellow, wilted, brown roots, algae", "4 yellow, brown roots, algae", 1, 6.3));
 
     private static final List<Lot> OUTSIDE = List.of(
             Lot.outside("5 yellow, stunted", "5 yellow, stunted", 1.2, 5.6),
-            Lot.outside("6 chewed", "5 chewed", 1.1, 6.4),
+            Lot.outside("5 veins, collapsed, swollen", "4 burnt, algae", 1.1, 6.4),
             Lot.outside("0", "6 cupped, twisted", 1.1, 6.4),
             Lot.outside("6 cupped, bleached, stubby roots", "0", 1.2, 6.5),
             Lot.outside("4 leggy, algae", "4 leggy", 1, 6.4),
@@ -95,6 +96,6 @@ class TwentyFourLotsTest {
             }
         }
         assertThat(wrong).isEmpty();
-        assertThat(right).isGreaterThanOrEqualTo(14);
+        assertThat(right).isGreaterThanOrEqualTo(15);
     }
 }
