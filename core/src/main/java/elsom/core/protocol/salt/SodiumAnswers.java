@@ -35,17 +35,14 @@ public final class SodiumAnswers implements Analysis {
     private static final EndpointCode MAGNESIUM = new EndpointCode("magnesium");
     private static final EndpointCode ESP = new EndpointCode("esp");
 
-    /**
-     * How sodium is told.
-     *
-     * @param matters the smallest difference that matters, where nobody says
-     */
+    /** How sodium is told. */
     private enum Scale {
         RATIO("the sodium ratio (SAR)", "", 1),
         EXCHANGED("exchangeable sodium (ESP, by the laboratory)", " %", 2);
 
         private final String words;
         private final String unit;
+        /** The smallest difference that matters, where nobody says. */
         private final double matters;
 
         Scale(String words, String unit, double matters) {
