@@ -183,6 +183,18 @@ class PlanCheckTest {
     }
 
     @Test
+    void aSeriesWithoutNoneIsWarnedAndWaterNeverHasNone() {
+        assertThat(seen(APlan.of("dose-series")
+                        .factors(LevelsText.parse("Wood vinegar", FactorKind.DOSE, "1, 2, 4, 8 %", "", null, null))
+                        .plan()))
+                .contains("No level of Wood vinegar is none.");
+        assertThat(seen(APlan.of("salinity")
+                        .factors(LevelsText.parse("Water", FactorKind.DOSE, "1, 2, 4, 8 mS/cm", "", null, null))
+                        .plan()))
+                .doesNotContain("No level of Water is none.", "There is no control.");
+    }
+
+    @Test
     void oneTreatmentAloneIsNoComparison() {
         assertThat(PlanCheck.of(APlan.ofGrowth().list("a").plan()))
                 .filteredOn(flag -> flag.severity() == Flag.Severity.WRONG)

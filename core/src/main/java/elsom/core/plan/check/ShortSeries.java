@@ -5,6 +5,7 @@ import elsom.core.flag.Flag;
 import elsom.core.plan.Factor;
 import elsom.core.plan.Plan;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Dimension;
 import java.util.List;
 import java.util.Objects;
 
@@ -25,6 +26,14 @@ final class ShortSeries implements PlanRule {
                 .map(level -> Objects.requireNonNull(level.amount()))
                 .sorted()
                 .toList();
+        if (!doses.contains(0.0) && factor.unit().dimension() != Dimension.CONDUCTIVITY) {
+            noted.flag(
+                    Flag.Severity.CAUTION,
+                    "No level of " + factor.name() + " is none.",
+                    "Harm is what is beyond the untreated ones: without any, no strength can be called harmless, and there is"
+                            + " no rate to work with.",
+                    "Add 0 as a level.");
+        }
         Double effect = factor.expectedEffect();
         if (effect != null && doses.get(doses.size() - 1) <= effect) {
             noted.flag(

@@ -109,6 +109,7 @@ public final class GrowthInPots {
                         Cautions.NONE,
                         "Count or weigh the seed for every unit; same lot, same depth, same day.",
                         "Stick the labels on before sowing.")
+                .grows("height")
                 .holds(
                         "Taller is not better: crowded or shaded plants stretch. Judge height beside stem and mass.",
                         "A medium that dries faster goes short under “the same water for all”.",
