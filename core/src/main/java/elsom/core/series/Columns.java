@@ -11,8 +11,9 @@ import java.util.Set;
  * @param clock of the time of day
  * @param unit that names the unit of each row
  * @param depth that says the depth of each row
+ * @param names that says what was measured in each row: the value's column then holds now one thing, now another
  */
-public record Columns(int time, int clock, int unit, int depth) {
+public record Columns(int time, int clock, int unit, int depth, int names) {
     /** For a column that the file does not have. */
     public static final int NONE = -1;
 
@@ -21,8 +22,9 @@ public record Columns(int time, int clock, int unit, int depth) {
         Bounds.count("the column of times of day", clock, NONE, Mapping.MOST_COLUMNS);
         Bounds.count("the column of units", unit, NONE, Mapping.MOST_COLUMNS);
         Bounds.count("the column of depths", depth, NONE, Mapping.MOST_COLUMNS);
+        Bounds.count("the column of what was measured", names, NONE, Mapping.MOST_COLUMNS);
         Set<Integer> used = new HashSet<>();
-        for (int column : new int[] {time, clock, unit, depth}) {
+        for (int column : new int[] {time, clock, unit, depth, names}) {
             if (column != NONE && !used.add(column)) {
                 throw new IllegalArgumentException("column " + (column + 1) + " is used twice");
             }
@@ -31,11 +33,16 @@ public record Columns(int time, int clock, int unit, int depth) {
 
     /** Times in one column, and perhaps units in another. */
     public static Columns of(int time, int unit) {
-        return new Columns(time, NONE, unit, NONE);
+        return new Columns(time, NONE, unit, NONE, NONE);
     }
 
-    /** Whether a column says when or where. */
+    /** Whether each row says itself what was measured. */
+    public boolean named() {
+        return names != NONE;
+    }
+
+    /** Whether a column says when, where or what. */
     boolean takes(int column) {
-        return column == time || column == clock || column == unit || column == depth;
+        return column == time || column == clock || column == unit || column == depth || column == names;
     }
 }

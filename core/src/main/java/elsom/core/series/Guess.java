@@ -19,6 +19,9 @@ public final class Guess {
     private static final List<String> TIMES = List.of("time", "date", "stamp");
     private static final List<String> DEPTHS = List.of("depth");
     private static final Pattern CLOCK = Pattern.compile("[0-9]{1,2}:[0-9]{2}.*|0?[.,][0-9]+");
+    private static final List<String> NAMES =
+            List.of("parameter", "measure", "variable", "quantity", "analyte", "channel", "sensor", "what", "type");
+    private static final List<String> VALUES = List.of("value", "reading", "result", "measured", "data");
     private static final List<String> UNITS = List.of("unit", "pot", "plot", "sample");
 
     private Guess() {}
@@ -38,6 +41,7 @@ public final class Guess {
         int clock = -1;
         int unit = -1;
         int depth = -1;
+        int names = -1;
         for (int column = 0; column < Math.min(headings.size(), Mapping.MOST_COLUMNS); column++) {
             String heading = headings.get(column).toLowerCase(Locale.ROOT);
             if (clock < 0 && TIMES.stream().anyMatch(heading::contains) && all(rows, column, CLOCK)) {
@@ -48,16 +52,34 @@ public final class Guess {
                 unit = column;
             } else if (depth < 0 && DEPTHS.stream().anyMatch(heading::contains) && depths(rows, column)) {
                 depth = column;
+            } else if (names < 0 && NAMES.stream().anyMatch(heading::contains) && measurands(rows, column)) {
+                names = column;
             }
         }
         if (time < 0) {
             return Optional.empty();
         }
-        Columns columns = new Columns(time, clock, unit, depth);
-        List<Channel> channels = channels(headings, columns, units);
+        Columns columns = new Columns(time, clock, unit, depth, names);
+        List<Channel> channels = columns.named() ? values(headings, columns) : channels(headings, columns, units);
         return channels.isEmpty()
                 ? Optional.empty()
                 : Optional.of(Mapping.plain(columns, zone, order, sign(rows, columns), channels));
+    }
+
+    /** The column of values where another says of what; what it holds here stands for all that rows may name. */
+    private static List<Channel> values(List<String> headings, Columns columns) {
+        for (int column = 0; column < Math.min(headings.size(), Mapping.MOST_COLUMNS); column++) {
+            String heading = headings.get(column).toLowerCase(Locale.ROOT);
+            if (!columns.takes(column) && VALUES.stream().anyMatch(heading::contains)) {
+                return List.of(new Channel(column, Measurand.EC, Measurand.EC.unit(), 0, ""));
+            }
+        }
+        return List.of();
+    }
+
+    /** Whether cells name things that can be measured. */
+    private static boolean measurands(List<List<String>> rows, int column) {
+        return cells(rows, column).anyMatch(cell -> Measurand.headed(cell).isPresent());
     }
 
     private static List<Channel> channels(List<String> headings, Columns columns, Set<String> units) {

@@ -2,6 +2,7 @@ package elsom.core.series;
 
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Quantity;
+import elsom.core.quantity.UnitOfMeasure;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -9,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -52,6 +54,7 @@ public final class RowReader {
     private final Set<String> units;
     private final Set<String> nothing;
     private final Instant latest;
+    private final Map<String, Long> leftOut = new LinkedHashMap<>();
     private long below;
 
     /**
@@ -89,6 +92,11 @@ public final class RowReader {
         return below;
     }
 
+    /** How many values so far were left out since their rows name something that is not known here. */
+    public Map<String, Long> leftOut() {
+        return Map.copyOf(leftOut);
+    }
+
     /**
      * Whether a file begins with its newest row.
      *
@@ -109,7 +117,8 @@ public final class RowReader {
     }
 
     private static String course(Columns columns, List<String> cells) {
-        return optional(cells, columns.unit()) + "/" + optional(cells, columns.depth());
+        return optional(cells, columns.unit()) + "/" + optional(cells, columns.depth()) + "/"
+                + optional(cells, columns.names());
     }
 
     private static String optional(List<String> cells, int column) {
@@ -129,11 +138,13 @@ public final class RowReader {
         String named = columns.unit() == Columns.NONE ? "" : unit(cell(cells, columns.unit()));
         double deep = columns.depth() == Columns.NONE ? Double.NaN : depth(cell(cells, columns.depth()));
         List<Read> read = new ArrayList<>(mapping.channels().size());
-        for (Channel channel : mapping.channels()) {
-            String cell = cell(cells, channel.column());
-            if (!says(cell)) {
+        for (Channel mapped : mapping.channels()) {
+            String cell = cell(cells, mapped.column());
+            Optional<Channel> told = says(cell) ? told(columns, cells, mapped) : Optional.empty();
+            if (told.isEmpty()) {
                 continue;
             }
+            Channel channel = told.get();
             OptionalDouble value = value(channel, cell);
             if (value.isPresent()) {
                 read.add(new Read(
@@ -144,6 +155,31 @@ public final class RowReader {
             }
         }
         return read;
+    }
+
+    /** The channel as the row itself names what it measured; empty, and counted, where that is nothing known here. */
+    private Optional<Channel> told(Columns columns, List<String> cells, Channel mapped) {
+        if (!columns.named()) {
+            return Optional.of(mapped);
+        }
+        String name = cell(cells, columns.names());
+        Optional<Measurand> what = Measurand.headed(name);
+        if (what.isEmpty()) {
+            leftOut.merge(DecimalSign.clipped(name), 1L, Long::sum);
+        }
+        return what.map(one -> {
+            UnitOfMeasure written = Guess.typed(name, one);
+            return new Channel(
+                    mapped.column(),
+                    one,
+                    written == one.unit()
+                                    && mapped.typed().dimension() == one.unit().dimension()
+                            ? mapped.typed()
+                            : written,
+                    mapped.depthCm() > 0 ? mapped.depthCm() : Depths.in(name),
+                    mapped.unit(),
+                    mapped.probe());
+        });
     }
 
     private Instant time(Columns columns, List<String> cells) {

@@ -94,7 +94,7 @@ class RowReaderTest {
         List<List<String>> rows = List.of(List.of("15 Nov 2026", "14:30", "1,2", "1,4"));
         Mapping guess =
                 Guess.of(headings, rows, UNITS, ZoneId.of("Europe/Berlin")).orElseThrow();
-        assertThat(guess.columns()).isEqualTo(new Columns(0, 1, -1, -1));
+        assertThat(guess.columns()).isEqualTo(new Columns(0, 1, -1, -1, -1));
         assertThat(new RowReader(guess, UNITS, NOW).read(rows.get(0)))
                 .extracting(read -> read.depthCm() + " "
                         + Instant.ofEpochMilli(read.sample().at()))
@@ -238,5 +238,28 @@ class RowReaderTest {
         assertThat(guess.sign()).isEqualTo(DecimalSign.COMMA);
         assertThat(Guess.of(List.of("a", "b"), List.of(List.of("1", "2")), UNITS, ZoneId.of("UTC")))
                 .isEmpty();
+    }
+
+    /** A long file: what was measured stands in a column, in the unit that its name says. */
+    @Test
+    void aColumnThatNamesWhatWasMeasuredIsReadRowByRow() {
+        List<String> headings = List.of("Time", "Pot", "Parameter", "Depth", "Value");
+        List<List<String>> rows = List.of(
+                List.of("2026-11-24 09:00", "K34", "EC [uS/cm]", "10", "1850"),
+                List.of("2026-11-24 09:00", "K34", "Water content (%)", "10", "31.5"),
+                List.of("2026-11-24 09:00", "K34", "Nitrate", "10", "44"),
+                List.of("2026-11-24 10:00", "K34", "EC [uS/cm]", "10", "2000"));
+        Mapping guess = Guess.of(headings, rows, UNITS, ZoneId.of("UTC")).orElseThrow();
+        assertThat(guess.columns()).isEqualTo(new Columns(0, -1, 1, 3, 2));
+        RowReader reader = new RowReader(guess, UNITS, NOW);
+        List<RowReader.Read> read =
+                rows.stream().flatMap(row -> reader.read(row).stream()).toList();
+        assertThat(read)
+                .extracting(one -> one.channel().what(), one -> one.sample().value(), RowReader.Read::depthCm)
+                .containsExactly(
+                        org.assertj.core.groups.Tuple.tuple(Measurand.EC, 1.85, 10.0),
+                        org.assertj.core.groups.Tuple.tuple(Measurand.MOISTURE, 31.5, 10.0),
+                        org.assertj.core.groups.Tuple.tuple(Measurand.EC, 2.0, 10.0));
+        assertThat(reader.leftOut()).containsExactly(java.util.Map.entry("Nitrate", 1L));
     }
 }

@@ -28,7 +28,9 @@ final class MappingForm {
     static final String CLOCK = "CLOCK";
     static final String UNIT = "UNIT";
     static final String DEPTH = "DEPTH";
-    private static final Set<String> PLACES = Set.of(TIME, CLOCK, UNIT, DEPTH);
+    static final String NAMES = "NAMES";
+    static final String VALUE = "VALUE";
+    private static final Set<String> PLACES = Set.of(TIME, CLOCK, UNIT, DEPTH, NAMES);
 
     private final Map<String, String> typed;
     private final Map<String, String> problems = new LinkedHashMap<>();
@@ -50,11 +52,25 @@ final class MappingForm {
         typed.put("novalue", mapping.noValue());
         typed.put("below", mapping.below().name());
         Columns columns = mapping.columns();
-        Map.of(TIME, columns.time(), CLOCK, columns.clock(), UNIT, columns.unit(), DEPTH, columns.depth())
+        Map.of(
+                        TIME,
+                        columns.time(),
+                        CLOCK,
+                        columns.clock(),
+                        UNIT,
+                        columns.unit(),
+                        DEPTH,
+                        columns.depth(),
+                        NAMES,
+                        columns.names())
                 .forEach((what, column) -> typed.put("what" + column, what));
         for (Channel channel : mapping.channels()) {
-            typed.put("what" + channel.column(), channel.what().name());
-            typed.put("in" + channel.column(), channel.typed().name());
+            typed.put(
+                    "what" + channel.column(),
+                    columns.named() ? VALUE : channel.what().name());
+            typed.put(
+                    "in" + channel.column(),
+                    columns.named() ? "" : channel.typed().name());
             typed.put("depth" + channel.column(), channel.depthCm() > 0 ? Decimals.upTo(channel.depthCm(), 1) : "");
             typed.put("unit" + channel.column(), channel.unit());
         }
@@ -103,6 +119,8 @@ final class MappingForm {
         int clock = only(CLOCK, "the time of day", read);
         int unit = only(UNIT, "the unit", read);
         int depth = only(DEPTH, "the depth", read);
+        int names = only(NAMES, "what was measured", read);
+        values(read, names != Columns.NONE);
         Optional<ZoneId> zone = zone();
         if (time < 0) {
             problems.put("what0", "Which column holds the time of each row? Choose “time” beside it.");
@@ -114,7 +132,7 @@ final class MappingForm {
         }
         try {
             return Optional.of(new Mapping(
-                    new Columns(time, clock, unit, depth),
+                    new Columns(time, clock, unit, depth, names),
                     zone.get(),
                     choice(DayOrder.class, text("order"), DayOrder.DAY_FIRST),
                     choice(DecimalSign.class, text("sign"), DecimalSign.POINT),
@@ -124,6 +142,26 @@ final class MappingForm {
         } catch (IllegalArgumentException clash) {
             problems.put("what0", sentence(clash));
             return Optional.empty();
+        }
+    }
+
+    /** A column of values needs one that names what was measured, and the other way round. */
+    private void values(int columns, boolean named) {
+        for (int column = 0; column < columns; column++) {
+            String what = text("what" + column);
+            if (what.equals(VALUE) && !named) {
+                problems.put(
+                        "what" + column,
+                        "Column " + (column + 1)
+                                + " holds values of what the row names: which column names it? Choose “name of"
+                                + " what was measured” beside that.");
+            } else if (named && !what.isEmpty() && !what.equals(VALUE) && !PLACES.contains(what)) {
+                problems.put(
+                        "what" + column,
+                        "Rows name what was measured, so column " + (column + 1)
+                                + " can't always hold the same: choose “value of"
+                                + " what the row names”, or leave it out.");
+            }
         }
     }
 
@@ -160,7 +198,7 @@ final class MappingForm {
     }
 
     private Optional<Channel> channel(int column, String chosen, Set<String> units) {
-        Measurand what = choice(Measurand.class, chosen, Measurand.MOISTURE);
+        Measurand what = choice(Measurand.class, chosen, chosen.equals(VALUE) ? Measurand.EC : Measurand.MOISTURE);
         UnitOfMeasure in = choice(UnitOfMeasure.class, text("in" + column), what.unit());
         String unit = text("unit" + column).toUpperCase(Locale.ROOT);
         if (!unit.isEmpty() && !units.contains(unit)) {

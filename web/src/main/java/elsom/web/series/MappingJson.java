@@ -16,6 +16,9 @@ final class MappingJson {
                     .withFieldVisibility(Visibility.ANY))
             .build();
 
+    /** One remembered before rows could name what they hold has no such column, which would be read as the first. */
+    private static final String SINCE_NAMES = "\"names\"";
+
     private MappingJson() {}
 
     static String write(Mapping mapping) {
@@ -24,6 +27,9 @@ final class MappingJson {
 
     /** Empty where it was remembered by another version and says something else now. */
     static Optional<Mapping> read(String json) {
+        if (!json.contains(SINCE_NAMES)) {
+            return Optional.empty();
+        }
         try {
             return Optional.ofNullable(MAPPER.readValue(json, Mapping.class));
         } catch (JacksonException | IllegalArgumentException | DateTimeException other) {

@@ -5,8 +5,10 @@ import elsom.core.series.RowReader;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.Collectors;
 
 /** A file being taken: rows go to the store one after another, all of them or none. Asked from other threads how far it is. */
 final class Taking {
@@ -14,6 +16,8 @@ final class Taking {
 
     /** So many rows tell whether the newest comes first, an hour that autumn repeats among them or not. */
     private static final int BEGINNING = 2000;
+
+    private static final int MOST_NAMED = 8;
 
     /** How a file stands. */
     enum State {
@@ -37,6 +41,7 @@ final class Taking {
     private final AtomicBoolean cancelled = new AtomicBoolean();
     private final List<String> problems = new ArrayList<>();
     private volatile long below;
+    private volatile Map<String, Long> leftOut = Map.of();
     private volatile Progress progress = new Progress(State.RUNNING, 0, 0, List.of(), "");
 
     /**
@@ -101,6 +106,7 @@ final class Taking {
                 return problems.size() < MOST_PROBLEMS && !cancelled.get();
             });
             below = reader.below();
+            leftOut = reader.leftOut();
         } catch (TableRows.NoTable none) {
             problem(none.message());
         }
@@ -117,6 +123,20 @@ final class Taking {
             return first.size() < BEGINNING + above;
         });
         return first.subList(Math.min(above, first.size()), first.size());
+    }
+
+    /** What rows name that nothing is known of; empty where there was none. */
+    String leftOut() {
+        return leftOut.isEmpty()
+                ? ""
+                : " Left out, as nothing is known of it here: "
+                        + leftOut.entrySet().stream()
+                                .sorted(Map.Entry.comparingByKey())
+                                .limit(MOST_NAMED)
+                                .map(one -> "“" + one.getKey() + "” in " + one.getValue()
+                                        + (one.getValue() == 1 ? " row" : " rows"))
+                                .collect(Collectors.joining(", "))
+                        + ".";
     }
 
     /** What was made of values that only lie below a limit; empty where there were none. */

@@ -97,7 +97,9 @@ class Takings {
                 return false;
             }
             SensedReadings.Entered entered = sensed.enter(trial, station);
-            taking.end(Taking.State.DONE, words(written.get()) + taking.belowLimit() + " " + entered.words());
+            taking.end(
+                    Taking.State.DONE,
+                    words(written.get()) + taking.belowLimit() + taking.leftOut() + " " + entered.words());
             uploads.forget(upload.id());
             return true;
         } catch (RuntimeException failed) {

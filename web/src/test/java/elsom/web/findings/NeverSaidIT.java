@@ -124,7 +124,12 @@ class NeverSaidIT {
         Measured measured = scored(plan, 0, "injury", unit -> dose(unit) >= 2 ? 6 : unit.replicate() % 2);
         Look last = measured.record().looks().get(measured.record().looks().size() - 1);
         for (ExperimentalUnit unit : measured.record().units()) {
-            measured.add(unit, last, "fresh-mass", 1, (dose(unit) < 1 ? 20 : 12) + (unit.replicate() + unit.treatment()) % 3)
+            measured.add(
+                            unit,
+                            last,
+                            "fresh-mass",
+                            1,
+                            (dose(unit) < 1 ? 20 : 12) + (unit.replicate() + unit.treatment()) % 3)
                     .add(unit, last, "alive", 1, 4);
         }
         String page = page(plan, measured.record());

@@ -410,6 +410,29 @@ class SeriesIT {
                         .toInstant());
     }
 
+    /** A value a row, with what it is of in a column: what nobody knows here is left out and said; never all of one thing. */
+    @Test
+    void aFileThatNamesWhatWasMeasuredRowByRowIsTakenAsItSays() throws Exception {
+        String at = WRITTEN.format(yesterday);
+        HttpResponse<String> sent = send(
+                "long names",
+                "Time,Pot,Parameter,Depth,Value",
+                at + "," + unit + ",Mass (g),40,41.5",
+                at + "," + unit + ",Stem diameter (mm),40,3.25",
+                at + "," + unit + ",Nitrate,40,44");
+        String page = new Web(port).get(address(sent)).body();
+        assertThat(page).containsPattern("value=\"NAMES\"\\s+selected").containsPattern("value=\"VALUE\"\\s+selected");
+        assertThat(taken(address(sent), mapping(here(), "POINT", "TIME", "UNIT", "NAMES", "DEPTH", "EC")))
+                .contains("choose “value of what the row names”");
+        assertThat(taken(address(sent), mapping(here(), "POINT", "TIME", "UNIT", "", "DEPTH", "VALUE")))
+                .contains("which column names it?");
+        assertThat(taken(address(sent), mapping(here(), "POINT", "TIME", "UNIT", "NAMES", "DEPTH", "VALUE")))
+                .contains("Left out, as nothing is known of it here: “Nitrate” in 1 row.");
+        assertThat(series(Measurand.MASS, 40, unit)).isPresent();
+        assertThat(series(Measurand.DIAMETER, 40, unit)).isPresent();
+        assertThat(series(Measurand.EC, 40, unit)).isEmpty();
+    }
+
     @Test
     void anEndpointIsMadeOfASeriesByThePlanAndAllItsLooksTakeIt() throws Exception {
         Web web = new Web(port);

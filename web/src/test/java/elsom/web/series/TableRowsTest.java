@@ -85,7 +85,7 @@ class TableRowsTest {
     @Test
     void aFormIsWhatItsMappingWas() {
         Mapping mapping = new Mapping(
-                new Columns(0, 3, 1, -1),
+                new Columns(0, 3, 1, -1, -1),
                 ZoneId.of("Europe/Berlin"),
                 DayOrder.MONTH_FIRST,
                 DecimalSign.COMMA,
