@@ -1,5 +1,6 @@
 package elsom.web.exchange;
 
+import elsom.web.platform.ReadingLimits;
 import java.io.BufferedReader;
 import java.io.ByteArrayInputStream;
 import java.io.FilterReader;
@@ -115,13 +116,16 @@ public final class CsvTable {
                             .onMalformedInput(CodingErrorAction.REPORT)
                             .onUnmappableCharacter(CodingErrorAction.REPORT))));
             // Closing the parser would close the zip that the file may be part of.
+            char separator = separator(text);
+            ReadingLimits.Rows rows = new ReadingLimits.Rows(text);
             CSVParser parser = CSVParser.builder()
-                    .setReader(text)
-                    .setFormat(format(separator(text)))
+                    .setReader(rows)
+                    .setFormat(format(separator))
                     .get();
             columns = parser.getHeaderNames();
             if (named()) {
                 for (CSVRecord record : parser) {
+                    rows.row();
                     row(record, make, made);
                     if (problems.size() >= MOST_PROBLEMS) {
                         break;
@@ -142,6 +146,9 @@ public final class CsvTable {
             }
             if (cause instanceof Limited.TooLong tooLong) {
                 return tooLong.message();
+            }
+            if (cause instanceof ReadingLimits.Passed passed) {
+                return passed.message();
             }
         }
         String message = String.valueOf(malformed.getMessage());

@@ -5,6 +5,7 @@ import elsom.core.material.Lot;
 import elsom.core.material.LotFigure;
 import elsom.web.lots.Lots;
 import elsom.web.lots.Uses;
+import elsom.web.platform.ReadingLimits;
 import elsom.web.trial.Quarantines;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -83,6 +84,10 @@ class ShelfFilesController {
 
     @PostMapping("/shelf/lab")
     ModelAndView lab(@RequestParam MultipartFile file) throws IOException {
+        if (file.getSize() > ReadingLimits.SMALL_TABLE) {
+            return answered(
+                    file, List.of(new BadRow("", 0, "The file is larger than 2 MB, which no lab sheet is.")), "");
+        }
         Optional<String> text = text(file.getBytes());
         if (text.isEmpty()) {
             return answered(

@@ -16,6 +16,7 @@ import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import elsom.web.kit.TrialHeader;
 import elsom.web.platform.NotFound;
+import elsom.web.platform.ReadingLimits;
 import elsom.web.platform.Refusal;
 import elsom.web.platform.Station;
 import elsom.web.trial.Entered;
@@ -127,6 +128,9 @@ class PhotoController {
         }
         if (file.isEmpty()) {
             throw new Refusal("Choose a photo first: a JPEG or PNG.");
+        }
+        if (file.getSize() > ReadingLimits.PHOTO) {
+            throw new Refusal("That photo is larger than 40 MB. Choose a smaller size in the camera's settings.");
         }
         PhotoFile photo = PhotoFile.of(file.getBytes());
         long id = photos.keep(record.trial().id(), code, look, clock.instant(), station.signature(), photo);

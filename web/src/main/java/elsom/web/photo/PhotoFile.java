@@ -9,6 +9,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Iterator;
+import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
@@ -41,6 +42,16 @@ final class PhotoFile {
         return jpeg.clone();
     }
 
+    /** By content, not by name: other kinds have decoders that a mutated file can keep busy. */
+    private static boolean begins(byte[] file, int[] with) {
+        return file.length >= with.length && IntStream.range(0, with.length).allMatch(i -> (file[i] & 0xff) == with[i]);
+    }
+
+    private static final int[] JPEG = {0xff, 0xd8, 0xff};
+    private static final int[] PNG = {0x89, 'P', 'N', 'G'};
+    private static final String NO_PHOTO =
+            "That is no photo that can be read here. Accepted: a JPEG or PNG; on a phone, choose"
+                    + " the most compatible format in the camera's settings.";
     static final int LARGEST_SIDE = 1600;
     private static final long MOST_PIXELS = 120_000_000L;
 
@@ -50,12 +61,13 @@ final class PhotoFile {
      * @throws Refusal when it is no JPEG or PNG, or has more pixels than a camera's
      */
     static PhotoFile of(byte[] file) {
+        if (!begins(file, JPEG) && !begins(file, PNG)) {
+            throw new Refusal(NO_PHOTO);
+        }
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
             if (!readers.hasNext()) {
-                throw new Refusal(
-                        "That is no photo that can be read here. Accepted: a JPEG or PNG; on a phone, choose the"
-                                + " most compatible format in the camera's settings.");
+                throw new Refusal(NO_PHOTO);
             }
             ImageReader reader = readers.next();
             try {
@@ -64,7 +76,10 @@ final class PhotoFile {
             } finally {
                 reader.dispose();
             }
-        } catch (IOException | IndexOutOfBoundsException | IllegalArgumentException broken) {
+        } catch (Refusal refused) {
+            throw refused;
+        } catch (IOException | RuntimeException broken) {
+            // A decoder meets broken bytes with any fault of its own.
             throw new Refusal("That photo can't be read: the file is broken or cut short. Send it again.");
         }
     }

@@ -1,5 +1,6 @@
 package elsom.web.series;
 
+import elsom.web.platform.ReadingLimits;
 import java.io.BufferedInputStream;
 import java.io.BufferedReader;
 import java.io.FilterInputStream;
@@ -18,6 +19,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import java.util.zip.ZipFile;
+import javax.xml.stream.XMLStreamException;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -32,10 +34,9 @@ import org.dhatim.fastexcel.reader.Row;
  */
 final class TableRows {
     private static final int SNIFFED = 65_536;
-    private static final int LONGEST_CELL = 2000;
-    private static final int MOST_COLUMNS = 500;
-    private static final long LARGEST_TEXTS = 64L << 20;
-    private static final long LARGEST_SHEET = 1L << 30;
+    private static final int LONGEST_CELL = ReadingLimits.CELL;
+    private static final int MOST_COLUMNS = ReadingLimits.COLUMNS;
+    private static final String DAMAGED = "The spreadsheet is damaged. Open it, save it anew and send that.";
     private static final Charset WESTERN = Charset.forName("windows-1252");
 
     private TableRows() {}
@@ -90,6 +91,10 @@ final class TableRows {
                 text(file, begin, sink);
             }
         } catch (IOException | UncheckedIOException broken) {
+            ReadingLimits.Passed passed = ReadingLimits.Passed.in(broken);
+            if (passed != null) {
+                throw new NoTable(passed.message());
+            }
             throw new NoTable("The file breaks off or is damaged. Send it again as it came from the logger.");
         }
     }
@@ -137,8 +142,9 @@ final class TableRows {
         }
         long size = Math.max(1, Files.size(file));
         try (Counted counted = new Counted(Files.newInputStream(file));
-                BufferedReader reader =
-                        new BufferedReader(new InputStreamReader(new BufferedInputStream(counted), charset(begin)))) {
+                BufferedReader plain =
+                        new BufferedReader(new InputStreamReader(new BufferedInputStream(counted), charset(begin)));
+                ReadingLimits.Rows reader = new ReadingLimits.Rows(plain)) {
             reader.mark(1);
             if (reader.read() != '\uFEFF') {
                 reader.reset();
@@ -153,9 +159,19 @@ final class TableRows {
                             .get())
                     .get();
             boolean headed = false;
+            int empty = 0;
             for (CSVRecord record : parser) {
+                reader.row();
                 List<String> cells = record.toList();
                 headed |= several(cells);
+                empty = blank(cells) ? empty + 1 : 0;
+                if (empty > ReadingLimits.EMPTY_LINES || record.getRecordNumber() > ReadingLimits.ROWS) {
+                    throw new NoTable(
+                            empty > ReadingLimits.EMPTY_LINES
+                                    ? "It has more than " + ReadingLimits.EMPTY_LINES
+                                            + " empty lines one after another."
+                                    : "It has more than " + ReadingLimits.ROWS + " rows. Send it in parts.");
+                }
                 if (headed
                         && !blank(cells)
                         && !given(sink, record.getRecordNumber(), cells, counted.read / (double) size)) {
@@ -235,12 +251,11 @@ final class TableRows {
             if (zip.getEntry("xl/workbook.xml") == null) {
                 throw new NoTable("This is a zip, but no spreadsheet. Unpack it and send the table in it.");
             }
-            boolean large = zip.stream()
-                    .anyMatch(entry -> entry.getSize()
-                            > (entry.getName().endsWith("sharedStrings.xml") ? LARGEST_TEXTS : LARGEST_SHEET));
-            if (large) {
-                throw new NoTable("The spreadsheet is too large once unpacked. Save the sheet as CSV and send that.");
-            }
+            SheetScan.check(zip);
+        } catch (XMLStreamException damaged) {
+            Throwable nested = damaged.getNestedException();
+            ReadingLimits.Passed passed = nested == null ? null : ReadingLimits.Passed.in(nested);
+            throw new NoTable(passed == null ? DAMAGED : passed.message());
         }
         try (ReadableWorkbook workbook = new ReadableWorkbook(file.toFile());
                 Stream<Row> rows = workbook.getFirstSheet().openStream()) {
@@ -253,12 +268,19 @@ final class TableRows {
                 }
             }
         } catch (RuntimeException damaged) {
-            if (damaged instanceof UncheckedIOException
-                    || damaged.getClass().getName().startsWith("org.dhatim")) {
-                throw new NoTable("The spreadsheet is damaged. Open it, save it anew and send that.");
+            // Its parser answers what is malformed with any kind of fault of its own; those of the sink are not its.
+            if (fromParser(damaged)) {
+                throw new NoTable(DAMAGED);
             }
             throw damaged;
         }
+    }
+
+    private static boolean fromParser(RuntimeException thrown) {
+        return Stream.of(thrown.getStackTrace())
+                .takeWhile(frame -> !frame.getClassName().startsWith("elsom."))
+                .anyMatch(frame -> frame.getClassName().startsWith("org.dhatim")
+                        || frame.getClassName().startsWith("com.fasterxml"));
     }
 
     private static List<String> cells(Row row) {
