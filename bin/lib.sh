@@ -51,7 +51,7 @@ train_elsom() {
   rm -rf "$training"
 }
 
-jvm_options="-XX:+UseSerialGC -Xlog:cds=off -Xlog:cds+dynamic=off"
+jvm_options="-XX:+UseSerialGC -XX:+ExitOnOutOfMemoryError -Xlog:cds=off -Xlog:cds+dynamic=off"
 # What both are for, and what was measured: docs/decisions/009-memory-and-compilers.md.
 demo_options="-Xmx256m -XX:TieredStopAtLevel=1"
 run_options="-Xmx1g"

@@ -19,6 +19,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.assertj.core.api.Assertions;
@@ -82,7 +83,7 @@ class RefusalsIT {
     void anotherHostsNameGetsOurPage() throws Exception {
         assertThat(raw("GET / HTTP/1.1\r\nHost: elsewhere.example\r\nConnection: close\r\n\r\n"))
                 .startsWith("HTTP/1.1 400")
-                .contains("Not understood", "All trials");
+                .contains("Another name", "All trials");
     }
 
     @Test
@@ -184,5 +185,63 @@ class RefusalsIT {
         PlanTab(String path) {
             this.path = path;
         }
+    }
+
+    private static String found(String page, String pattern) {
+        return Pattern.compile(pattern)
+                .matcher(page)
+                .results()
+                .map(found -> found.group(1))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private String post(String... headers) throws IOException {
+        String shelf = line("GET /shelf HTTP/1.1");
+        String key = found(shelf, "name=\"csrf\" content=\"([^\"]+)\"");
+        String cookie = found(shelf, "XSRF-TOKEN=([^;]+);");
+        return raw("POST /units HTTP/1.1\r\nHost: localhost:" + port + "\r\nConnection: close\r\nCookie: XSRF-TOKEN="
+                + cookie
+                + "\r\nX-XSRF-TOKEN: " + key
+                + "\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: 7\r\n"
+                + String.join("\r\n", headers) + "\r\n\r\nus=true");
+    }
+
+    /** A key can be planted in a cookie; where a request comes from can't. */
+    @Test
+    void aFormOfAnotherSiteIsRefusedThoughItHasTheKey() throws Exception {
+        assertThat(post("Origin: http://localhost:" + port, "Sec-Fetch-Site: same-origin"))
+                .startsWith("HTTP/1.1 303");
+        assertThat(post("X-Nothing: 1")).startsWith("HTTP/1.1 303");
+        for (String elsewhere : List.of(
+                "Origin: http://evil.example",
+                "Origin: http://localhost:1",
+                "Origin: null",
+                "Sec-Fetch-Site: cross-site",
+                "Sec-Fetch-Site: same-site")) {
+            assertThat(post(elsewhere)).as(elsewhere).startsWith("HTTP/1.1 403");
+        }
+    }
+
+    @Test
+    void theFirewallsOwnPagesHaveTheHeadersOfAllOthersAndNameTheNames() throws Exception {
+        String refused = line("GET //trials HTTP/1.1");
+        String named = raw("GET / HTTP/1.1\r\nHost: other.example\r\nConnection: close\r\n\r\n");
+        for (String page : List.of(refused, named)) {
+            assertThat(page)
+                    .startsWith("HTTP/1.1 400")
+                    .contains("default-src 'none'", "X-Content-Type-Options: nosniff", "X-Frame-Options: DENY");
+        }
+        assertThat(named).contains("Another name", "127.0.0.1", "localhost");
+        assertThat(refused).doesNotContain("Another name");
+    }
+
+    @Test
+    void aPartOrAFieldWithoutANameIsNoFaultOfOurs() throws Exception {
+        String part = "--B\r\nContent-Disposition: form-data; filename=\"a.csv\"\r\n\r\nTime,EC\r\n--B--\r\n";
+        assertThat(raw("POST /trials/import HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\nContent-Type:"
+                        + " multipart/form-data; boundary=B\r\nContent-Length: " + part.length() + "\r\n\r\n" + part))
+                .startsWith("HTTP/1.1 4");
+        assertThat(web.post("/units", Map.of("", "x")).statusCode()).isBetween(400, 499);
     }
 }

@@ -8,13 +8,25 @@ import org.springframework.stereotype.Component;
 /** Says on the console where to point the browser. */
 @Component
 class ReadyMessage {
+    private static final String USUAL = "127.0.0.1";
+
+    private final Settings settings;
+
+    ReadyMessage(Settings settings) {
+        this.settings = settings;
+    }
+
     @EventListener
     @SuppressWarnings("SystemOut")
     void ready(ApplicationReadyEvent event) {
         if (event.getApplicationContext() instanceof ServletWebServerApplicationContext web
                 && web.getWebServer() != null) {
+            // An address that would then be refused is none.
+            String host = settings.hosts().contains(USUAL)
+                    ? USUAL
+                    : settings.hosts().stream().sorted().findFirst().orElse(USUAL);
             System.out.println(
-                    "Elsom is ready: http://127.0.0.1:" + web.getWebServer().getPort());
+                    "Elsom is ready: http://" + host + ":" + web.getWebServer().getPort());
         }
     }
 }

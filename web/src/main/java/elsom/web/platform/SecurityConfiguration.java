@@ -2,6 +2,7 @@ package elsom.web.platform;
 
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
 import org.slf4j.Logger;
@@ -17,6 +18,7 @@ import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.firewall.RequestRejectedHandler;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
@@ -28,13 +30,19 @@ public class SecurityConfiguration {
     private static final String CONTENT_SECURITY_POLICY = "default-src 'none'; script-src 'self'; style-src 'self';"
             + " img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none';"
             + " frame-ancestors 'none'";
+    private static final String PERMISSIONS = "camera=(), microphone=(), geolocation=(), payment=()";
     private static final Logger LOG = LoggerFactory.getLogger(SecurityConfiguration.class);
     private static final String ERRORS = "/error";
+
+    /** On a request that was made to a name which is not this machine's. */
+    static final String OTHER_NAME = "elsom.otherName";
+
     private static final Duration KEY_KEPT = Duration.ofDays(30);
 
     @Bean
-    SecurityFilterChain security(HttpSecurity http) throws Exception {
-        return http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+    SecurityFilterChain security(HttpSecurity http, Settings settings) throws Exception {
+        return http.addFilterBefore(new OwnPagesOnly(settings.hosts()), CsrfFilter.class)
+                .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .csrf(csrf -> csrf.csrfTokenRepository(cookieKeys())
                         // A script has no page: its key in a header is what no other site can send along.
                         .ignoringRequestMatchers("/intake/readings"))
@@ -45,8 +53,7 @@ public class SecurityConfiguration {
                 .headers(headers -> headers.contentSecurityPolicy(
                                 policy -> policy.policyDirectives(CONTENT_SECURITY_POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))
-                        .permissionsPolicyHeader(permissions ->
-                                permissions.policy("camera=(), microphone=(), geolocation=(), payment=()")))
+                        .permissionsPolicyHeader(permissions -> permissions.policy(PERMISSIONS)))
                 .build();
     }
 
@@ -68,10 +75,14 @@ public class SecurityConfiguration {
 
     /** What the firewall refuses gets our page and a line in the log; the way there is no request to check again. */
     @Bean
-    RequestRejectedHandler refusedByFirewall() {
+    RequestRejectedHandler refusedByFirewall(Settings settings) {
         return (request, response, refused) -> {
             LOG.warn("refused: {}", refused.getMessage());
+            headed(response);
             response.setStatus(HttpStatus.BAD_REQUEST.value());
+            if (!settings.hosts().contains(request.getServerName())) {
+                request.setAttribute(OTHER_NAME, true);
+            }
             request.setAttribute(RequestDispatcher.ERROR_STATUS_CODE, HttpStatus.BAD_REQUEST.value());
             try {
                 request.getRequestDispatcher(ERRORS).forward(request, response);
@@ -79,6 +90,17 @@ public class SecurityConfiguration {
                 throw new IOException(unrenderable);
             }
         };
+    }
+
+    /** What the chain of filters would have written, which a request refused before it never reaches. */
+    private static void headed(HttpServletResponse response) {
+        response.setHeader("Content-Security-Policy", CONTENT_SECURITY_POLICY);
+        response.setHeader("X-Content-Type-Options", "nosniff");
+        response.setHeader("X-Frame-Options", "DENY");
+        response.setHeader("X-XSS-Protection", "0");
+        response.setHeader("Referrer-Policy", ReferrerPolicy.SAME_ORIGIN.getPolicy());
+        response.setHeader("Permissions-Policy", PERMISSIONS);
+        response.setHeader("Cache-Control", "no-cache, no-store, max-age=0, must-revalidate");
     }
 
     /** There is nobody to log in as; without this a default user with a printed password would be made. */
