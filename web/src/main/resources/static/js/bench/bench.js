@@ -1,6 +1,7 @@
 // Measuring unit by unit. The server understands, judges and keeps; this walks, shows, and never loses what was typed.
 
 import { newToken, post } from '../kit/sending.js';
+import { Undecided } from '../kit/waiting.js';
 import { Asking } from './asking.js';
 import { Drafts } from './drafts.js';
 import { drawHistory } from './history.js';
@@ -12,6 +13,7 @@ import { Outbox, waitingWords } from './outbox.js';
 import { Picker } from './picker.js';
 import { Scale } from './scale.js';
 import { several } from './several.js';
+import { UndecidedList } from './undecided.js';
 import { Understanding } from './understanding.js';
 import { inOrder } from './walk.js';
 import { wentWrong } from './wrong.js';
@@ -37,6 +39,8 @@ const asking = new Asking(at('asked'));
 const map = new UnitMap(root.querySelector('.maps'), goToUnit);
 const picker = at('picker') ? new Picker(at('picker'), picked) : null;
 const outbox = new Outbox(`${base}/readings`, `elsom-outbox-${data.trial}`, arrived, netState);
+const undecided = new Undecided(data.trial);
+const undecidedList = new UndecidedList(at('undecided'), undecided, `${base}/readings`, arrived);
 const current = () => data.tasks[index];
 const meter = new HandMeter(at('take-meter'), () => ({ trial: data.trial, unit: current().code, look: data.look, endpoint: current().endpoint, sub: current().sub }),
   (shown) => taken(current().meter, shown, 'GAUGE'), (message) => ask(message, true));
@@ -131,6 +135,8 @@ function keepTheirs() {
   const task = current();
   task.stale = false;
   task.odd = undefined;
+  undecided.settle({ key: task.key, look: data.look });
+  undecidedList.draw();
   drafts.keep(task.key, '');
   field.value = task.current?.text ?? '';
   advance(`${task.code} ${task.current?.value ?? 'nothing'} kept`);
@@ -236,6 +242,7 @@ function entryOf(task, text) {
     key: task.key, unit: task.code, look: data.look, endpoint: task.endpoint, sub: task.sub, text,
     replaces: task.current?.id ?? null, reason: task.current ? at('reason').value : null,
     timing: data.timing, instrument, token: newToken(), typedAt: Date.now(),
+    says: { look: data.lookName, endpoint: task.endpointName },
   };
 }
 
@@ -271,10 +278,13 @@ function learn(code, nothing = []) {
 
 /** An answer came for an entry, now or after a wait. */
 function arrived(entry, { status, body }) {
-  if (entry.look !== data.look) return;
-  const task = byKey.get(entry.key);
+  const task = entry.look === data.look ? byKey.get(entry.key) : undefined;
+  const here = task !== undefined && task === current();
+  // What was not taken is kept until somebody decides; what is in the field still is asked about there.
+  if (status === 200) undecided.settle(entry);
+  else if (!here) undecided.keep(entry, { status, body });
+  undecidedList.draw();
   if (!task) return;
-  const here = task === current();
   if (status === 200) {
     learn(task.code, body.nothing);
     task.current = body.current;
@@ -436,4 +446,5 @@ at('walk')?.addEventListener('change', (event) => {
 
 data.tasks.forEach(paint);
 show(false);
+undecidedList.draw();
 outbox.flush();

@@ -82,7 +82,7 @@ export class Outbox {
 
   /** The answer to an entry; null when it must be sent again. */
   async send(entry) {
-    const { typedAt, key, ...fields } = entry;
+    const { typedAt, key, says, ...fields } = entry;
     try {
       const answer = await post(this.url, { ...fields, ageMs: Math.max(0, Date.now() - typedAt) });
       if (answer.status < 500 && answer.status !== 403) return answer;

@@ -53,6 +53,10 @@ document.addEventListener('keydown', (event) => {
 
 document.querySelector('[data-focus]')?.focus();
 
+if (!document.getElementById('bench') && Object.keys(localStorage).some((key) => /^elsom-(outbox|undecided)-/.test(key))) {
+  import('./waiting.js').then(({ sendAndTell }) => sendAndTell());
+}
+
 // Going from part to part of a plan at a desk, the keyboard goes on where the next part begins. Whoever comes from elsewhere begins at
 // the top, with the way past the head of the page; a phone's keyboard would only cover what is to be read.
 const begin = document.querySelector('[data-begin]');

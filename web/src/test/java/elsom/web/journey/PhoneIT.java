@@ -5,13 +5,32 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.Instrument;
+import elsom.core.trial.Look;
+import elsom.core.trial.ReadingRef;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnitCode;
+import elsom.web.trial.Logbook;
+import elsom.web.trial.NewReading;
+import elsom.web.trial.Trials;
+import java.time.Instant;
 import java.util.List;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.context.TestPropertySource;
 
 /** At the bench with a phone: narrow, and with a connection that comes and goes. */
 @TestPropertySource(properties = "elsom.demo=true")
 class PhoneIT extends BrowserTest {
+    @Autowired
+    private Trials trials;
+
+    @Autowired
+    private Logbook logbook;
+
     private String codeNow() {
         return page.locator("#unit-code").textContent();
     }
@@ -73,6 +92,53 @@ class PhoneIT extends BrowserTest {
         page.locator(".unit[data-unit='" + third + "']").dispatchEvent("click");
         assertThat(page.locator("#value")).hasValue("203.3");
         assertThat(page.locator(".unit[data-unit='" + first + "'] text.face")).hasText("201.1");
+        forgetComplaints();
+    }
+
+    /** Typed offline, entered meanwhile by another station, and back on another look: it waits until somebody decides. */
+    @Test
+    void aReadingThatWasOvertakenWaitsForADecisionWhateverIsOpen() {
+        openTheBench();
+        String bench = page.url().replaceAll("[?#].*", "");
+        TrialId trial = new TrialId(Long.parseLong(bench.replaceAll(".*/trials/(\\d+)/.*", "$1")));
+        TrialRecord record = trials.snapshot(trial);
+        Look look = record.nextLook().orElseThrow();
+        String code = codeNow();
+        EndpointCode endpoint = look.endpoints().get(0);
+        context().setOffline(true);
+        page.locator("#value").fill("201.7");
+        page.locator("#save").click();
+        assertThat(page.locator("#net")).containsText("One reading waits");
+        ReadingRef ref = new ReadingRef(new UnitCode(code), look.number(), endpoint);
+        Instant now = Instant.now();
+        logbook.enterAll(
+                trial,
+                List.of(new NewReading(
+                        ref,
+                        205.5,
+                        "205.5",
+                        record.endpoint(endpoint).unit(),
+                        now,
+                        now,
+                        "Bench B",
+                        Instrument.HAND,
+                        null,
+                        null,
+                        UUID.randomUUID())));
+        forgetComplaints();
+        context().setOffline(false);
+        page.navigate("/");
+        assertThat(page.locator("#waiting")).containsText("needs you to decide");
+        isAccessible();
+        page.navigate(bench + "?look=1");
+        assertThat(page.locator("#undecided")).containsText(code);
+        assertThat(page.locator("#undecided")).containsText("201.7");
+        isGoodForAll();
+        page.locator("#undecided").getByText("Put it in its place").click();
+        assertThat(page.locator("#undecided")).isHidden();
+        assertThat(trials.snapshot(trial).current(ref).orElseThrow().value()).isEqualTo(201.7);
+        page.navigate("/");
+        assertThat(page.locator("#waiting")).hasCount(0);
         forgetComplaints();
     }
 
