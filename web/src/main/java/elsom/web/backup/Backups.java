@@ -1,12 +1,15 @@
 package elsom.web.backup;
 
+import elsom.web.platform.DiskSpace;
 import elsom.web.platform.Settings;
+import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Comparator;
@@ -29,14 +32,18 @@ import org.springframework.stereotype.Component;
 public class Backups {
     static final int KEPT = 14;
     private static final String FOLDER = "backups";
+    private static final String PART = ".part";
+    private static final Duration A_DAY = Duration.ofHours(24);
     private static final Pattern NAME = Pattern.compile("elsom-\\d{4}-\\d{2}-\\d{2}\\.zip");
     private static final Logger LOG = LoggerFactory.getLogger(Backups.class);
 
     private final JdbcTemplate store;
     private final Path folder;
+    private final DiskSpace disk;
     private final Clock clock;
 
-    Backups(JdbcTemplate store, Settings settings, Clock clock) {
+    Backups(JdbcTemplate store, Settings settings, DiskSpace disk, Clock clock) {
+        this.disk = disk;
         this.store = store;
         this.folder = settings.home().toAbsolutePath().normalize().resolve(FOLDER);
         this.clock = clock;
@@ -55,12 +62,60 @@ public class Backups {
         }
     }
 
+    /** A laptop that is used for minutes a day has its copy too: one is made at the stop when the last is older than a day. */
+    @PreDestroy
+    void atTheStop() {
+        try {
+            Integer trials = store.queryForObject("select count(*) from trial", Integer.class);
+            if (trials != null
+                    && trials > 0
+                    && age().map(age -> age.compareTo(A_DAY) > 0).orElse(true)) {
+                make();
+            }
+        } catch (RuntimeException failed) {
+            LOG.warn("No backup could be made in {}", folder, failed);
+        }
+    }
+
+    /** How long ago the newest copy was made; empty where there is none. */
+    public Optional<Duration> age() {
+        return latest().flatMap(file -> {
+            try {
+                return Optional.of(
+                        Duration.between(Files.getLastModifiedTime(file).toInstant(), clock.instant()));
+            } catch (IOException gone) {
+                return Optional.empty();
+            }
+        });
+    }
+
+    /** What is left of a copy that was never finished is nobody's. */
+    private void clear() throws IOException {
+        try (Stream<Path> files = Files.list(folder)) {
+            for (Path part : files.filter(file -> file.getFileName().toString().endsWith(PART))
+                    .toList()) {
+                Files.deleteIfExists(part);
+            }
+        }
+    }
+
+    /** A copy is smaller than the store, being packed; it is made only where the store would still have all its room. */
+    private void room() throws IOException {
+        Path file = folder.resolveSibling("elsom.mv.db");
+        long needed = Files.exists(file) ? Files.size(file) : 0;
+        if (!disk.sufficient(needed)) {
+            throw new IOException("there is no room for a backup: " + (needed >> 20) + " MB may be needed");
+        }
+    }
+
     /** Makes today's copy, in place of an earlier one of today. */
     public Path make() {
         Path whole = today();
-        Path part = folder.resolve(whole.getFileName() + ".part");
+        Path part = folder.resolve(whole.getFileName() + PART);
         try {
             Files.createDirectories(folder);
+            clear();
+            room();
             store.update("backup to ?", part.toString());
             Files.move(part, whole, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
             List<Path> all = all();
@@ -70,6 +125,12 @@ public class Backups {
             return whole;
         } catch (IOException failed) {
             throw new UncheckedIOException("no backup in " + folder, failed);
+        } finally {
+            try {
+                Files.deleteIfExists(part);
+            } catch (IOException busy) {
+                LOG.warn("{} could not be removed", part, busy);
+            }
         }
     }
 

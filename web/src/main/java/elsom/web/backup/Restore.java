@@ -14,27 +14,39 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 
 /** Puts a copy back in the place of the store; run by {@code bin/restore}. What stood there is kept aside. */
 public final class Restore {
     private static final String STORE = "elsom.mv.db";
-    private static final String ASIDE = "elsom-before-restore.mv.db";
+    private static final String ASIDE = "elsom-before-restore-";
+    private static final DateTimeFormatter AT = DateTimeFormatter.ofPattern("yyyy-MM-dd'T'HH-mm-ss-SSS", Locale.ROOT);
+    private static final String CHECK = "--check";
 
     private Restore() {}
 
     /**
      * Restores.
      *
-     * @param arguments the folder of the store and, if it is not the newest, the copy
+     * @param arguments the folder of the store and, if it is not the newest, the copy; with {@code --check} the copy is only
+     *     opened, and nothing is changed
      */
     public static void main(String[] arguments) {
         try {
             Path home = Path.of(arguments[0]);
-            System.out.println(
-                    from(home, arguments.length > 1 ? Path.of(arguments[1]) : newest(home.resolve("backups"))));
+            List<String> rest = List.of(arguments).subList(1, arguments.length);
+            Optional<Path> named =
+                    rest.stream().filter(one -> !one.equals(CHECK)).findFirst().map(Path::of);
+            Path copy = named.isPresent() ? named.get() : newest(home.resolve("backups"));
+            System.out.println(rest.contains(CHECK) ? check(home, copy) : from(home, copy));
         } catch (IOException | SQLException failed) {
             System.err.println("Nothing was restored: " + failed.getMessage());
             System.exit(1);
@@ -62,15 +74,63 @@ public final class Restore {
         Path fresh = home.resolve("restoring.mv.db");
         try {
             unpack(copy, fresh);
-            int trials = trialsIn(home.resolve("restoring"));
-            if (Files.exists(store)) {
-                Files.move(store, home.resolve(ASIDE), StandardCopyOption.REPLACE_EXISTING);
-            }
+            String holds = holds(home.resolve("restoring"));
+            Optional<Path> aside = Files.exists(store) ? Optional.of(putAside(store)) : Optional.empty();
+            // In one step over what stands there: there is no moment without a store.
             Files.move(fresh, store, StandardCopyOption.ATOMIC_MOVE);
-            return "Restored " + copy.getFileName() + ": " + trials + (trials == 1 ? " trial" : " trials")
-                    + ". What stood there before is in " + home.resolve(ASIDE) + ".";
+            return "Restored " + copy.getFileName() + ": " + holds + "."
+                    + aside.map(path -> " What stood there before is in " + path + ".")
+                            .orElse("")
+                    + earlier(home, aside);
         } finally {
             Files.deleteIfExists(fresh);
+        }
+    }
+
+    /**
+     * Opens a copy, and changes nothing.
+     *
+     * @return what it holds, as a sentence
+     * @throws IOException when the copy is none
+     * @throws SQLException when it does not open
+     */
+    public static String check(Path home, Path copy) throws IOException, SQLException {
+        Path folder = Files.createTempDirectory(home, "checking");
+        Path fresh = folder.resolve("checking.mv.db");
+        try {
+            unpack(copy, fresh);
+            return copy.getFileName() + " opens: " + holds(folder.resolve("checking")) + ". Nothing was changed.";
+        } finally {
+            Files.deleteIfExists(fresh);
+            Files.deleteIfExists(folder.resolve("checking.trace.db"));
+            Files.deleteIfExists(folder);
+        }
+    }
+
+    /** Each under its own time: a second restore takes nothing from the first. The store itself stays where it is. */
+    private static Path putAside(Path store) throws IOException {
+        String at = ASIDE + AT.format(LocalDateTime.now(ZoneId.systemDefault()));
+        Path aside = store.resolveSibling(at + ".mv.db");
+        for (int again = 2; Files.exists(aside); again++) {
+            aside = store.resolveSibling(at + "-" + again + ".mv.db");
+        }
+        try {
+            Files.createLink(aside, store);
+        } catch (UnsupportedOperationException | IOException noLinks) {
+            Files.copy(store, aside);
+        }
+        return aside;
+    }
+
+    private static String earlier(Path home, Optional<Path> now) throws IOException {
+        try (Stream<Path> files = Files.list(home)) {
+            List<String> earlier = files.map(file -> file.getFileName().toString())
+                    .filter(name -> name.startsWith(ASIDE.substring(0, ASIDE.length() - 1)) && name.endsWith(".mv.db"))
+                    .filter(name -> now.isEmpty()
+                            || !name.equals(now.get().getFileName().toString()))
+                    .sorted()
+                    .toList();
+            return earlier.isEmpty() ? "" : " Put aside earlier and still there: " + String.join(", ", earlier) + ".";
         }
     }
 
@@ -101,11 +161,21 @@ public final class Restore {
         throw new IOException(copy + " is no backup of a store: it holds no " + STORE + ".");
     }
 
-    private static int trialsIn(Path store) throws SQLException {
+    private static String holds(Path store) throws SQLException {
         try (Connection connection = DriverManager.getConnection(
                         "jdbc:h2:file:" + store.toAbsolutePath() + ";IFEXISTS=TRUE", "elsom", "");
-                Statement sql = connection.createStatement();
-                ResultSet count = sql.executeQuery("select count(*) from trial")) {
+                Statement sql = connection.createStatement()) {
+            int trials = count(sql, "trial");
+            int readings = count(sql, "reading");
+            return trials
+                    + (trials == 1 ? " trial, " : " trials, ")
+                    + readings
+                    + (readings == 1 ? " reading" : " readings");
+        }
+    }
+
+    private static int count(Statement sql, String table) throws SQLException {
+        try (ResultSet count = sql.executeQuery("select count(*) from " + table)) {
             count.next();
             return count.getInt(1);
         }

@@ -22,6 +22,11 @@ public class DiskSpace {
 
     /** Whether something can be written. */
     public boolean sufficient() {
+        return sufficient(0);
+    }
+
+    /** Whether so many bytes can be written and the reserve stays. */
+    public boolean sufficient(long bytes) {
         @Nullable Path there = home;
         while (there != null && !Files.exists(there)) {
             there = there.getParent();
@@ -31,7 +36,7 @@ public class DiskSpace {
         }
         try {
             FileStore disk = Files.getFileStore(there);
-            return disk.getUsableSpace() >= RESERVE_BYTES;
+            return disk.getUsableSpace() - bytes >= RESERVE_BYTES;
         } catch (IOException gone) {
             return false;
         }

@@ -24,7 +24,9 @@ public final class HomeWritable implements ApplicationListener<ApplicationEnviro
 
     @Override
     public void onApplicationEvent(ApplicationEnvironmentPreparedEvent event) {
-        check(Path.of(event.getEnvironment().getProperty("elsom.home", "./data")));
+        Path home = Path.of(event.getEnvironment().getProperty("elsom.home", "./data"));
+        check(home);
+        StoreOpens.check(home.toAbsolutePath().normalize());
     }
 
     static void check(Path home) {

@@ -59,6 +59,17 @@ class TodayController {
         }
     }
 
+    /** How old the newest copy of the store is, in words; nothing before the first. */
+    private String backup() {
+        return backups.age()
+                .map(age -> age.toDays() > 0
+                        ? age.toDays() + (age.toDays() == 1 ? " day ago" : " days ago")
+                        : age.toHours() > 0
+                                ? age.toHours() + (age.toHours() == 1 ? " hour ago" : " hours ago")
+                                : "within the hour")
+                .orElse("");
+    }
+
     @GetMapping("/")
     String today(Station station, Model model) {
         Instant now = clock.instant();
@@ -71,7 +82,7 @@ class TodayController {
                 lists.late(now),
                 now,
                 here);
-        backups.latest().ifPresent(file -> model.addAttribute("backup", String.valueOf(file.getFileName())));
+        model.addAttribute("backup", backup());
         model.addAttribute(
                 "meters",
                 Arrays.stream(MeterKind.values())
