@@ -86,6 +86,11 @@ public record BrewReading(
         return decision == null && whyStop().isPresent();
     }
 
+    /** Whether the brew ended with it. */
+    public boolean ends() {
+        return decision == Decision.DONE || decision == Decision.STOPPED;
+    }
+
     /** Until when it should be used; empty unless it is done. */
     public Optional<Instant> useBy() {
         return decision == Decision.DONE ? Optional.of(at.plus(KEEPS)) : Optional.empty();

@@ -3,12 +3,17 @@ package elsom.web.brew;
 import elsom.core.brew.BrewReading;
 import elsom.core.brew.Recipe;
 import elsom.core.trial.TrialId;
+import elsom.core.trial.UnitCode;
+import elsom.web.kit.Times;
 import elsom.web.platform.Refusal;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -54,11 +59,48 @@ public class Brews {
         if (text.length() > Recipe.LONGEST) {
             return List.of("A recipe has " + Recipe.LONGEST + " characters at most, here are " + text.length() + ".");
         }
+        boolean done = log(trial).stream().anyMatch(BrewReading::ends);
+        if (done && !text.strip().equals(recipe(trial).strip())) {
+            return List.of(
+                    "Brews of this recipe have ended: what went into them can't change any more. Another recipe is"
+                            + " another trial.");
+        }
         Recipe.Read read = Recipe.read(text);
         if (read.problems().isEmpty()) {
             mapper.keepRecipe(trial, text.strip());
         }
         return read.problems();
+    }
+
+    /** A brew is done once; what is done can still be thrown away, once. */
+    private void maybeEnd(TrialId trial, UnitCode unit, BrewReading.Decision how) {
+        log(trial).stream()
+                .filter(visit -> visit.unit().equals(unit) && visit.ends())
+                .filter(visit -> how == BrewReading.Decision.DONE || visit.decision() == how)
+                .findFirst()
+                .ifPresent(first -> {
+                    throw endedAlready(first);
+                });
+    }
+
+    /** Whether a visit with this token is written down. */
+    @Transactional(readOnly = true)
+    public boolean noted(UUID token) {
+        return mapper.noted(token).isPresent();
+    }
+
+    /** The visit that ended a brew: the first end stands, and its four hours run from it. */
+    @Transactional(readOnly = true)
+    public Optional<BrewReading> ended(TrialId trial, UnitCode unit) {
+        return log(trial).stream()
+                .filter(visit -> visit.unit().equals(unit) && visit.ends())
+                .findFirst();
+    }
+
+    static Refusal endedAlready(BrewReading first) {
+        return new Refusal("Brew " + first.unit() + " was ended already, at "
+                + Times.dayAndTime(first.at(), ZoneId.systemDefault())
+                + ": the first end stands, and its hours run from it. Reload the page to see how it stands.");
     }
 
     /** All visits in order of time. */
@@ -73,6 +115,9 @@ public class Brews {
         var before = mapper.noted(token);
         if (before.isPresent()) {
             return before.get().reading();
+        }
+        if (visit.ends()) {
+            maybeEnd(trial, visit.unit(), Objects.requireNonNull(visit.decision()));
         }
         int number = mapper.log(trial).stream()
                         .mapToInt(BrewMapper.Row::number)
@@ -92,6 +137,14 @@ public class Brews {
                 .findFirst()
                 .map(BrewMapper.Row::reading)
                 .orElseThrow(() -> new Refusal("There is no such visit. Reload the page."));
+        if (visit.decision() != null) {
+            throw new Refusal(
+                    "What becomes of this brew was decided already; the first decision stands. Write another visit"
+                            + " down if it has changed since.");
+        }
+        if (decision != BrewReading.Decision.GOES_ON) {
+            maybeEnd(trial, visit.unit(), decision);
+        }
         if (decision == BrewReading.Decision.GOES_ON && reason.isBlank()) {
             throw new Refusal("Say why it goes on all the same. Accepted: more air on, smell again in an hour.");
         }
@@ -112,6 +165,9 @@ public class Brews {
         Instant since = clock.instant().minus(BrewReading.KEEPS).minus(Duration.ofHours(4));
         Map<String, Clocks> lines = new TreeMap<>();
         for (BrewMapper.Row row : mapper.done(since)) {
+            if (thrownAway(row)) {
+                continue;
+            }
             Instant useBy = row.reading().useBy().orElseThrow();
             lines.merge(
                     useBy + " " + row.trialId(),
@@ -123,6 +179,13 @@ public class Brews {
                             one.useBy()));
         }
         return List.copyOf(lines.values());
+    }
+
+    private boolean thrownAway(BrewMapper.Row done) {
+        return log(done.trialId()).stream()
+                .anyMatch(visit -> visit.unit().equals(done.unitCode())
+                        && visit.decision() == BrewReading.Decision.STOPPED
+                        && !visit.at().isBefore(done.reading().at()));
     }
 
     /** What laboratories call their columns, by header. */

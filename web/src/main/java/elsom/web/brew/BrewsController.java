@@ -172,6 +172,7 @@ class BrewsController {
     String done(@PathVariable long trial, @RequestParam List<String> unit, @RequestParam UUID token, Station station) {
         TrialRecord record = record(trial);
         Instant now = clock.instant();
+        endable(record, unit, token, now);
         for (String typed : unit) {
             UnitCode code = record.called(typed)
                     .orElseThrow(() -> new Refusal("This trial has no brew “" + typed + "”."))
@@ -189,12 +190,36 @@ class BrewsController {
                     null,
                     BrewReading.Decision.DONE,
                     "");
-            brews.note(
-                    record.trial().id(),
-                    done,
-                    UUID.nameUUIDFromBytes((token + code.value()).getBytes(StandardCharsets.UTF_8)));
+            brews.note(record.trial().id(), done, tokenOf(token, code));
         }
         return "redirect:/trials/" + trial + "/brews";
+    }
+
+    /** All of them or none: one that was never begun, or ended before, ends nothing. */
+    private void endable(TrialRecord record, List<String> units, UUID token, Instant now) {
+        for (String typed : units) {
+            UnitCode code = record.called(typed)
+                    .orElseThrow(() -> new Refusal("This trial has no brew “" + typed + "”."))
+                    .code();
+            // Somebody who wrote a visit down has begun it, whatever was planned.
+            boolean visited = brews.log(record.trial().id()).stream()
+                    .anyMatch(visit -> visit.unit().equals(code));
+            if (!record.trial().started()
+                    || (!visited
+                            && BrewsPage.begun(record, plans.plan(record.trial().id()), code)
+                                    .isAfter(now))) {
+                throw new Refusal("Brew " + code + " has not been begun yet, so it can't be done.");
+            }
+            if (!brews.noted(tokenOf(token, code))) {
+                brews.ended(record.trial().id(), code).ifPresent(first -> {
+                    throw Brews.endedAlready(first);
+                });
+            }
+        }
+    }
+
+    private static UUID tokenOf(UUID token, UnitCode code) {
+        return UUID.nameUUIDFromBytes((token + code.value()).getBytes(StandardCharsets.UTF_8));
     }
 
     /** What the oxygen meter shows in a brew, as JSON. */

@@ -112,8 +112,13 @@ public class Tastings {
     @Transactional
     public void answer(TrialId trial, int number, int taster, int place, double answer) {
         Map<Integer, Double> kept;
+        Session session = session(trial, number);
+        if (session.revealedAt() != null) {
+            throw new Refusal(
+                    "The codes of this tasting are told, so what is said now would not be blind. It was not kept.");
+        }
         try {
-            kept = session(trial, number).round().answering(taster, place, answer);
+            kept = session.round().answering(taster, place, answer);
         } catch (IllegalArgumentException impossible) {
             throw new Refusal(String.valueOf(impossible.getMessage()));
         }

@@ -3,6 +3,8 @@ package elsom.web.brew;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.brew.BrewReading;
+import elsom.core.plan.Asked;
+import elsom.core.plan.Plan;
 import elsom.core.plan.PlanOrigin;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
@@ -16,6 +18,9 @@ import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
 import java.net.http.HttpResponse;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -59,7 +64,23 @@ class BrewPagesIT {
     }
 
     private TrialId id(String question) {
-        return lists.search(question, 0, 10).trials().get(0).id();
+        return lists.search(question, 0, 30).trials().stream()
+                .map(one -> one.id())
+                .min(Comparator.comparing(TrialId::value))
+                .orElseThrow();
+    }
+
+    /** The same brews anew, begun ten hours ago and still running. */
+    private void run() {
+        Plan plan = plans.plan(first);
+        Instant begun = clock.instant().minus(Duration.ofHours(10));
+        Asked asked = new Asked(
+                "Brews that run",
+                plan.asked().crop(),
+                plan.asked().questions(),
+                plan.asked().measures());
+        first = plans.begin(plan.with(plan.schedule().startingTogether(begun)).with(asked), UUID.randomUUID());
+        plans.start(first);
     }
 
     private HttpResponse<String> post(String path, Map<String, String> fields) throws Exception {
@@ -94,6 +115,7 @@ class BrewPagesIT {
 
     @Test
     void aRecipeThatCannotBeReadComesBackWithEveryBadLine() throws Exception {
+        run();
         HttpResponse<String> refused = post("/recipe", Map.of("recipe", "compost 15 g/L\nsome kelp\nwater boiled"));
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(refused.body())
@@ -107,6 +129,7 @@ class BrewPagesIT {
 
     @Test
     void theStopRuleIsAskedAtOnceAndItsAnswerKept() throws Exception {
+        run();
         String code = unit(0).code().value();
         HttpResponse<String> low = post(
                 "/log",
@@ -159,6 +182,7 @@ class BrewPagesIT {
 
     @Test
     void aBrewThatIsDoneRunsItsClockOnToday() throws Exception {
+        run();
         assertThat(web.get("/").body()).doesNotContain("Use brew");
         post(
                 "/done",
@@ -169,6 +193,60 @@ class BrewPagesIT {
                         UUID.randomUUID().toString()));
         assertThat(web.get("/").body()).contains("Use brew " + unit(3).code(), "left.");
         assertThat(brews.toUse()).allMatch(one -> one.useBy().isAfter(clock.instant()));
+        BrewReading done = brews.ended(first, unit(3).code()).orElseThrow();
+        // A stale form: the first end stands, none of the others is ended with it, and its hours don't begin anew.
+        HttpResponse<String> stale = web.post(
+                "/trials/" + first + "/brews/done?unit=" + unit(2).code().value(),
+                Map.of(
+                        "unit",
+                        unit(3).code().value(),
+                        "token",
+                        UUID.randomUUID().toString()));
+        assertThat(stale.statusCode()).isEqualTo(422);
+        assertThat(stale.body()).contains("was ended already");
+        assertThat(brews.ended(first, unit(3).code())).contains(done);
+        assertThat(brews.ended(first, unit(2).code())).isEmpty();
+        // What is done can still go onto the heap, and is offered no more.
+        HttpResponse<String> sour = post(
+                "/log",
+                Map.of(
+                        "unit",
+                        unit(3).code().value(),
+                        "smell",
+                        "SOUR",
+                        "token",
+                        UUID.randomUUID().toString()));
+        assertThat(sour.statusCode()).isEqualTo(302);
+        int number = brews.log(first).stream()
+                .filter(BrewReading::asks)
+                .findFirst()
+                .orElseThrow()
+                .number();
+        Map<String, String> stop = Map.of("unit", unit(3).code().value(), "decision", "STOPPED");
+        post("/log/" + number + "/decide", stop);
+        assertThat(post("/log/" + number + "/decide", stop).statusCode()).isEqualTo(422);
+        assertThat(web.get("/").body()).doesNotContain("Use brew " + unit(3).code());
+        // What went in can't change any more.
+        HttpResponse<String> rewritten = post("/recipe", Map.of("recipe", ""));
+        assertThat(rewritten.statusCode()).isEqualTo(422);
+        assertThat(rewritten.body()).contains("what went into them can");
+    }
+
+    @Test
+    void aBrewThatWasNeverBegunCannotBeDone() throws Exception {
+        Plan plan = plans.plan(first);
+        first = plans.begin(
+                plan.with(plan.schedule().startingTogether(clock.instant().plus(Duration.ofDays(2))))
+                        .with(new Asked(
+                                "Brews to come",
+                                plan.asked().crop(),
+                                plan.asked().questions(),
+                                plan.asked().measures())),
+                UUID.randomUUID());
+        String code = trials.snapshot(first).units().get(0).code().value();
+        assertThat(post("/done", Map.of("unit", code, "token", UUID.randomUUID().toString()))
+                        .body())
+                .contains("has not been begun yet");
     }
 
     @Test

@@ -165,6 +165,9 @@ class TastingPagesIT {
         tastings.answer(coriander, number, 1, 0, 1);
         post("/" + number + "/reveal", Map.of());
         assertThat(page("/" + number)).contains("One taster’s vote is not a panel.");
+        assertThatThrownBy(() -> tastings.answer(coriander, number, 2, 0, 1))
+                .hasMessageContaining("would not be blind");
+        assertThat(tastings.session(coriander, number).round().of(2)).isEmpty();
         assertThat(post("/" + number + "/again", Map.of("taster", "1")).statusCode())
                 .isEqualTo(422);
     }
