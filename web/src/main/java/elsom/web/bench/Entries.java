@@ -52,6 +52,15 @@ class Entries {
     }
 
     EntryAnswer enter(TrialId trial, EntryForm form, Station station) {
+        return enter(trial, form, station, Optional.empty());
+    }
+
+    /**
+     * The same, of something that says itself when it was measured.
+     *
+     * @param measuredAt never later than now; empty for what the form says
+     */
+    EntryAnswer enter(TrialId trial, EntryForm form, Station station, Optional<Instant> measuredAt) {
         TrialRecord record = trials.snapshot(trial);
         Optional<ReadingRef> asked = ref(record, form);
         if (asked.isEmpty()) {
@@ -70,7 +79,7 @@ class Entries {
             return refused(record, form, impossible.get());
         }
         Typed.Understood understood = (Typed.Understood) typed;
-        Entered entered = logbook.enter(trial, reading(record, form, ref, understood, station));
+        Entered entered = logbook.enter(trial, reading(record, form, ref, understood, station, measuredAt));
         TrialRecord after = trials.snapshot(trial);
         if (entered instanceof Entered.Saved saved) {
             Optional<String> odd = odd(after, ref, value);
@@ -121,9 +130,15 @@ class Entries {
     }
 
     private NewReading reading(
-            TrialRecord record, EntryForm form, ReadingRef ref, Typed.Understood understood, Station station) {
+            TrialRecord record,
+            EntryForm form,
+            ReadingRef ref,
+            Typed.Understood understood,
+            Station station,
+            Optional<Instant> measuredAt) {
         Instant now = clock.instant();
-        Instant typedAt = now.minusMillis(Math.min(LONGEST_WAIT_MS, Math.max(0, form.ageMs())));
+        Instant typedAt =
+                measuredAt.orElseGet(() -> now.minusMillis(Math.min(LONGEST_WAIT_MS, Math.max(0, form.ageMs()))));
         Look look = record.look(ref.look()).orElseThrow();
         CorrectionReason reason =
                 form.replaces() == null ? null : form.reason() == null ? CorrectionReason.MISTYPED : form.reason();

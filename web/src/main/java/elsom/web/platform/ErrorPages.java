@@ -165,6 +165,8 @@ class ErrorPages {
 
     static boolean wantsJson(HttpServletRequest request) {
         String accept = request.getHeader("Accept");
-        return accept != null && accept.startsWith("application/json");
+        // A script is answered in what it sends, whatever it says it accepts.
+        return "/intake/readings".equals(request.getRequestURI())
+                || (accept != null && accept.startsWith("application/json"));
     }
 }

@@ -13,6 +13,8 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Matcher;
@@ -82,6 +84,36 @@ class IntakeIT {
         assertThat(send(key, "31.9 g", ", \"replaces\": " + reading.id()).statusCode())
                 .isEqualTo(200);
         assertThat(trials.snapshot(trial).readings()).hasSize(2);
+    }
+
+    /** What was measured earlier is of then, never of later than now; days from its look it is taken, and asked about. */
+    @Test
+    void aScriptSaysWhenItMeasuredAndIsAlwaysAnsweredInJson() throws Exception {
+        String key = made();
+        HttpResponse<String> future = send(key, "31.2 g", ", \"taken_at\": \"2999-01-01T00:00:00Z\"");
+        assertThat(future.statusCode()).isEqualTo(422);
+        assertThat(future.body()).contains("no reading lies in the future");
+        assertThat(send(key, "31.2 g", ", \"taken_at\": \"yesterday\"").body())
+                .contains("Accepted: 2026-11-25T14:00:00");
+        Instant planned = trials.snapshot(trial)
+                .look(1)
+                .orElseThrow()
+                .plannedAt(trials.snapshot(trial).trial().start());
+        Instant earlier = planned.minus(Duration.ofDays(3));
+        HttpResponse<String> away = send(key, "31.2 g", ", \"taken_at\": \"" + earlier + "\"");
+        assertThat(away.statusCode()).isEqualTo(200);
+        assertThat(away.body()).contains("ODD", "3 days before the look", "is it of another one?");
+        assertThat(trials.snapshot(trial).readings().get(0).takenAt()).isEqualTo(earlier);
+        HttpResponse<String> nonsense = HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/intake/readings"))
+                                .header("Authorization", "Bearer " + key)
+                                .header("Content-Type", "application/json")
+                                .POST(HttpRequest.BodyPublishers.ofString("{nonsense"))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString());
+        assertThat(nonsense.statusCode()).isBetween(400, 422);
+        assertThat(nonsense.headers().firstValue("content-type").orElse("")).startsWith("application/json");
     }
 
     @Test

@@ -3,10 +3,8 @@ package elsom.core.protocol.liming;
 import static elsom.core.protocol.ProtocolParts.day;
 
 import elsom.core.design.LayoutKind;
-import elsom.core.plan.Direction;
 import elsom.core.plan.Recurring;
 import elsom.core.protocol.Cautions;
-import elsom.core.protocol.Measures;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.ProtocolParts;
 import java.util.List;
@@ -20,17 +18,8 @@ public final class LimingTitration {
                 .tells(
                         "How much lime brings a medium up to the pH a crop wants.",
                         "How much lime for composted bracken under foxglove?")
-                .measure(Measures.ph()
-                        .decimals(2)
-                        .typicalCv(0.02)
-                        .secondsEach(60)
-                        .rule("in the same extract every time, meter rinsed, steady for half a minute"))
-                .measure(Measures.ec()
-                        .highest(100)
-                        .decimals(2)
-                        .better(Direction.LOWER)
-                        .secondsEach(40)
-                        .rule("same extract, at 25 °C"))
+                .measure(Jars.ph())
+                .measure(Jars.ec().rule("same extract, at 25 °C"))
                 .look("week 1", day(7), "ph")
                 .look("week 2", day(14), "ph")
                 .look("week 3", day(21), "ph", "ec")

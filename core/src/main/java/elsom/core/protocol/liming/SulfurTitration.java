@@ -3,10 +3,8 @@ package elsom.core.protocol.liming;
 import static elsom.core.protocol.ProtocolParts.day;
 
 import elsom.core.design.LayoutKind;
-import elsom.core.plan.Direction;
 import elsom.core.plan.Recurring;
 import elsom.core.protocol.Cautions;
-import elsom.core.protocol.Measures;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.ProtocolParts;
 import java.util.List;
@@ -20,17 +18,8 @@ public final class SulfurTitration {
                 .tells(
                         "How much sulfur brings a medium down to the pH a crop wants, and when it has worked.",
                         "How much sulfur for municipal compost under rosemary?")
-                .measure(Measures.ph()
-                        .decimals(2)
-                        .typicalCv(0.02)
-                        .secondsEach(60)
-                        .rule("in the same extract every time, meter rinsed, steady for half a minute"))
-                .measure(Measures.ec()
-                        .highest(100)
-                        .decimals(2)
-                        .better(Direction.LOWER)
-                        .secondsEach(40)
-                        .rule("same extract, at 25 °C: sulfate is a salt, and EC rises with it"))
+                .measure(Jars.ph())
+                .measure(Jars.ec().rule("same extract, at 25 °C: sulfate is a salt, and EC rises with it"))
                 .look("week 2", day(14), "ph")
                 .look("week 4", day(28), "ph")
                 .look("week 6", day(42), "ph")
