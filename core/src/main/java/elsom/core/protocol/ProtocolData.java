@@ -68,7 +68,7 @@ final class ProtocolData implements Protocol {
     }
 
     private Optional<Scene.Expected> mustBe(Evidence evidence, Measure measure) {
-        return Optional.ofNullable(expected.get(measure.endpoint().code()));
+        return holds().mustBe(evidence, measure);
     }
 
     private Validity holds() {

@@ -147,6 +147,14 @@ final class Doses {
                 : piece.refused("“" + piece.plain() + "” can't be read");
     }
 
+    private static Read ofSaltOrNutrient(Piece piece, Measured m) {
+        return new Read.Ask(
+                "“" + piece.plain()
+                        + "”: ppm of salt, and by which factor of the meter, or of which nutrient (which is mg/L)?",
+                Stream.concat(Salinity.scales(m).stream(), Stream.of(Read.Amount.figure(m.value()) + " mg/L"))
+                        .toList());
+    }
+
     private static Read united(Piece piece, List<Measured> all) {
         List<Measured> fitting = fitting(piece.box(), all);
         if (fitting.isEmpty()) {

@@ -6,6 +6,11 @@ import java.util.Set;
 
 /** Conductivity that a meter shows as ppm. */
 final class Salinity {
+    /** What may stand beside a factor. */
+    private static final Set<String> BESIDE = Set.of(
+            "ppm", "scale", "scaled", "factor", "by", "on", "at", "of", "the", "a", "meter", "tds", "salt", "salts",
+            "x");
+
     private static final Set<Integer> FACTORS = Set.of(500, 640, 700);
 
     private Salinity() {}
@@ -41,7 +46,9 @@ final class Salinity {
                 .filter(token -> token.isWhole() && FACTORS.contains((int) token.value()))
                 .map(token -> (int) token.value())
                 .toList();
-        if (said.size() != 1) {
+        boolean more = piece.tokens().subList(m.next(), piece.tokens().size()).stream()
+                .anyMatch(token -> token.isWord() && !BESIDE.contains(token.word()));
+        if (said.size() != 1 || more) {
             return Optional.empty();
         }
         double ec = m.value() / said.get(0);

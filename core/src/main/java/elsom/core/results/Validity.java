@@ -5,6 +5,7 @@ import elsom.core.flag.Scene;
 import elsom.core.plan.Measure;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Sentence;
+import elsom.core.stats.Interval;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
@@ -15,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * What must hold of a trial before anything of it is claimed: what its control shows, and until when it is looked at.
@@ -53,6 +55,37 @@ public record Validity(
                         .filter(measure -> grows.contains(measure.endpoint().code()))
                         .flatMap(measure -> stoodStill(evidence, measure, controls).stream())
                         .findFirst());
+    }
+
+    /**
+     * What an endpoint's control must come to at the look it is judged at: what is asked of such a trial, or, of what grows, more
+     * than at the first look.
+     */
+    public Optional<Scene.Expected> mustBe(Evidence evidence, Measure measure) {
+        return expected(measure)
+                .or(() -> grows.contains(measure.endpoint().code())
+                        ? beyondTheFirst(evidence, measure)
+                        : Optional.empty());
+    }
+
+    private static Optional<Scene.Expected> beyondTheFirst(Evidence evidence, Measure measure) {
+        List<Look> looks = evidence.looksOf(measure.endpoint().code());
+        if (looks.size() < 2) {
+            return Optional.empty();
+        }
+        List<Integer> controls = IntStream.range(
+                        0, evidence.record().treatments().size())
+                .filter(arm -> evidence.record().treatments().get(arm).isControl())
+                .boxed()
+                .toList();
+        OptionalDouble first = mean(UnitValues.of(evidence, measure, looks.get(0), Optional.empty()), controls);
+        return first.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Scene.Expected(
+                        new Interval(Math.nextUp(first.getAsDouble()), Double.MAX_VALUE),
+                        "its plants must grow, and its "
+                                + Sentence.inside(measure.endpoint().name()) + " came to no more than at “"
+                                + looks.get(0).name() + "”, " + Decimals.upTo(first.getAsDouble(), 1)));
     }
 
     /** What is said of a control that did not grow from the first look at which it was measured to the last. */

@@ -186,7 +186,7 @@ final class Prepared {
                 endpoint.lowest(),
                 Math.min(
                         endpoint.highest(),
-                        (endpoint.highest() <= 10 ? 0 : 20)
+                        (endpoint.highest() <= 10 ? 0 : 20 + 0.01 * look.number())
                                 + step * (unit.treatment() - 1)
                                 + (unit.replicate() * 7 + unit.treatment() * 3) % 5 * 0.4));
         Instant at = look.plannedAt(record.trial().start()).plusSeconds(60L * unit.replicate());
