@@ -129,15 +129,9 @@ final class Doses {
     private static Read ppm(Piece piece, Measured m) {
         Optional<Ion> ion = Ion.at(piece.tokens(), m.next());
         if (ion.isEmpty()) {
-            return Salinity.scaled(piece, m)
-                    .orElseGet(() -> new Read.Ask(
-                            "“" + piece.plain()
-                                    + "”: ppm of salt, and by which factor of the meter, or of which nutrient"
-                                    + " (which is mg/L)?",
-                            Stream.concat(
-                                            Salinity.scales(m).stream(),
-                                            Stream.of(Read.Amount.figure(m.value()) + " mg/L"))
-                                    .toList()));
+            return piece.box() == Box.LABEL_RATE
+                    ? new Read.Ask("“" + piece.plain() + "”: ppm of which nutrient? It is mg/L of that.")
+                    : Salinity.scaled(piece, m).orElseGet(() -> ofSaltOrNutrient(piece, m));
         }
         return piece.ends(m.next() + 1)
                 ? checked(
