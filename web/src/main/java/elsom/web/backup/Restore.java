@@ -6,6 +6,7 @@ import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
@@ -47,6 +48,9 @@ public final class Restore {
                     rest.stream().filter(one -> !one.equals(CHECK)).findFirst().map(Path::of);
             Path copy = named.isPresent() ? named.get() : newest(home.resolve("backups"));
             System.out.println(rest.contains(CHECK) ? check(home, copy) : from(home, copy));
+        } catch (NoSuchFileException missing) {
+            System.err.println("Nothing was restored: there is no file " + missing.getFile() + ".");
+            System.exit(1);
         } catch (IOException | SQLException failed) {
             System.err.println("Nothing was restored: " + failed.getMessage());
             System.exit(1);

@@ -227,7 +227,7 @@ class FindingsPagesTest {
         assertThat(first.shown()).isEqualTo("auxin-type weedkiller residue");
         assertThat(first.small()).isEqualTo("likely");
         assertThat(board.rows()).hasSizeGreaterThanOrEqualTo(3);
-        assertThat(board.rows().size() + tables.get(1).rows().size()).isEqualTo(13);
+        assertThat(board.rows().size() + tables.get(1).rows().size()).isEqualTo(16);
         assertThat(board.headings()).hasSizeBetween(4, 9);
         assertThat(board.rows()).allSatisfy(row -> assertThat(row.said()).doesNotContain("%"));
         assertThat(board.rows().get(0).cells())

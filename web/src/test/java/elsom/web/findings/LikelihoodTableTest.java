@@ -3,6 +3,7 @@ package elsom.web.findings;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import elsom.core.diagnosis.Cause;
 import elsom.core.diagnosis.Likelihoods;
 import elsom.web.platform.Settings;
 import java.io.IOException;
@@ -19,8 +20,8 @@ class LikelihoodTableTest {
     private Path home;
 
     private static String own() {
-        return Likelihoods.SHIPPED.csv().lines().findFirst().orElseThrow() + "\ncupped,legume" + ",0.5".repeat(13)
-                + ",mine\n";
+        return Likelihoods.SHIPPED.csv().lines().findFirst().orElseThrow() + "\ncupped,legume"
+                + ",0.5".repeat(Cause.values().length) + ",mine\n";
     }
 
     @Test
