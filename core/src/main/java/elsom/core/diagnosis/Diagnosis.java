@@ -86,11 +86,6 @@ public record Diagnosis(List<Standing> standings, Optional<Pair> together) {
                     ? Optional.of(first)
                     : second.contaminant() ? Optional.of(second) : Optional.empty();
         }
-
-        /** The chance of a sign under both: either may show it. */
-        double given(Likelihoods.Row row) {
-            return 1 - (1 - row.given(first)) * (1 - row.given(second));
-        }
     }
 
     /** What one sign says of one cause. */
@@ -148,15 +143,15 @@ public record Diagnosis(List<Standing> standings, Optional<Pair> together) {
         }
         for (Seen one : seen) {
             table.row(one.sign(), one.plants()).ifPresent(row -> {
+                double all = 0;
                 for (Cause cause : Cause.values()) {
-                    double here = Math.log(likelihood(one, row, cause));
-                    logs.merge(cause, TEMPER * here, Double::sum);
-                    double others = Arrays.stream(Cause.values())
-                            .filter(other -> other != cause)
-                            .mapToDouble(other -> likelihood(one, row, other))
-                            .average()
-                            .orElseThrow();
-                    Objects.requireNonNull(reasons.get(cause)).add(new Reason(one, Weight.of(here - Math.log(others))));
+                    all += likelihood(one, row, cause);
+                }
+                for (Cause cause : Cause.values()) {
+                    double own = likelihood(one, row, cause);
+                    double others = (all - own) / (Cause.values().length - 1);
+                    logs.merge(cause, TEMPER * Math.log(own), Double::sum);
+                    Objects.requireNonNull(reasons.get(cause)).add(new Reason(one, Weight.of(Math.log(own / others))));
                 }
             });
         }
@@ -185,17 +180,24 @@ public record Diagnosis(List<Standing> standings, Optional<Pair> together) {
         List<Cause> causes = Arrays.stream(Cause.values())
                 .filter(cause -> cause != Cause.OTHER && cause != Cause.NONE)
                 .toList();
+        double[][] given = causes.stream()
+                .map(cause -> known.stream()
+                        .mapToDouble(one -> one.row().given(cause))
+                        .toArray())
+                .toArray(double[][]::new);
         Map<Pair, Double> logs = new LinkedHashMap<>();
-        for (int i = 0; i < causes.size(); i++) {
-            for (Cause second : causes.subList(i + 1, causes.size())) {
-                Pair pair = new Pair(causes.get(i), second);
-                double log = 0;
-                for (Known one : known) {
-                    log += Math.log(likelihood(one.seen(), pair.given(one.row())));
+        for (int i = 0; i < given.length; i++) {
+            for (int j = i + 1; j < given.length; j++) {
+                Pair pair = new Pair(causes.get(i), causes.get(j));
+                // Some fifty factors of a thousandth or more each: far from the smallest number there is.
+                double product = 1;
+                for (int k = 0; k < known.size(); k++) {
+                    double either = 1 - (1 - given[i][k]) * (1 - given[j][k]);
+                    product *= likelihood(known.get(k).seen(), either);
                 }
                 logs.put(
                         pair,
-                        TEMPER * log
+                        TEMPER * Math.log(product)
                                 + Math.log(pair.first().weight() * pair.second().weight()));
             }
         }
