@@ -280,9 +280,9 @@ function learn(code, nothing = []) {
 function arrived(entry, { status, body }) {
   const task = entry.look === data.look ? byKey.get(entry.key) : undefined;
   const here = task !== undefined && task === current();
-  // What was not taken is kept until somebody decides; what is in the field still is asked about there.
+  // What was not taken is kept until somebody decides; what was just typed and is in the field still is asked about there.
   if (status === 200) undecided.settle(entry);
-  else if (!here) undecided.keep(entry, { status, body });
+  else if (!here || !busy) undecided.keep(entry, { status, body });
   undecidedList.draw();
   if (!task) return;
   if (status === 200) {

@@ -2,6 +2,7 @@ package elsom.web.findings;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.diagnosis.Cause;
 import elsom.core.material.Lot;
 import elsom.core.material.LotFigure;
 import elsom.core.material.Origin;
@@ -232,7 +233,9 @@ class LotPagesIT {
                 .body();
         assertThat(page)
                 .contains(
-                        "Asked further", "/trials/" + pair.trial().id().value() + "/findings", "Plan it nevertheless");
+                        "Asked further",
+                        "/trials/" + pair.trial().id().value() + "/findings",
+                        "Taken in from a later trial of it: harm falls with charcoal.");
         assertThat(page).doesNotContain("Plan this test");
     }
 
@@ -240,10 +243,11 @@ class LotPagesIT {
     void anotherTableIsUsedAtOnceAndABrokenOneIsRefusedWhole() throws Exception {
         TrialRecord residue = asking("Does GW-32 carry weedkiller?");
         String head = table.current().csv().lines().findFirst().orElseThrow();
-        String telling = "injured,legume" + ",0.5".repeat(13) + ",my own\n";
+        String telling = "injured,legume" + ",0.5".repeat(Cause.values().length) + ",my own\n";
         Web web = new Web(port);
         try {
-            HttpResponse<String> broken = upload(web, head + "\ncurly,legume" + ",0.5".repeat(13) + ",x\n");
+            HttpResponse<String> broken =
+                    upload(web, head + "\ncurly,legume" + ",0.5".repeat(Cause.values().length) + ",x\n");
             assertThat(broken.statusCode()).isEqualTo(422);
             assertThat(broken.body()).contains("row 2: “curly” is no sign known here");
             assertThat(table.own()).isFalse();

@@ -7,7 +7,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Instrument;
-import elsom.core.trial.Look;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
@@ -102,14 +101,15 @@ class PhoneIT extends BrowserTest {
         String bench = page.url().replaceAll("[?#].*", "");
         TrialId trial = new TrialId(Long.parseLong(bench.replaceAll(".*/trials/(\\d+)/.*", "$1")));
         TrialRecord record = trials.snapshot(trial);
-        Look look = record.nextLook().orElseThrow();
         String code = codeNow();
-        EndpointCode endpoint = look.endpoints().get(0);
+        int look =
+                ((Number) page.evaluate("JSON.parse(document.getElementById('bench').dataset.bench).look")).intValue();
+        EndpointCode endpoint = record.look(look).orElseThrow().endpoints().get(0);
         context().setOffline(true);
         page.locator("#value").fill("201.7");
         page.locator("#save").click();
         assertThat(page.locator("#net")).containsText("One reading waits");
-        ReadingRef ref = new ReadingRef(new UnitCode(code), look.number(), endpoint);
+        ReadingRef ref = new ReadingRef(new UnitCode(code), look, endpoint);
         Instant now = Instant.now();
         logbook.enterAll(
                 trial,
