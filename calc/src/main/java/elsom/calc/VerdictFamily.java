@@ -118,6 +118,13 @@ final class VerdictFamily implements Family {
             return new Value.NotYet(Inputs.optionalNumber(unit, "by"));
         }
         OptionalDouble number = Inputs.optionalNumber(unit, "value");
+        OptionalDouble after = Inputs.optionalNumber(unit, "after");
+        if (kind == EndpointKind.TIME && number.isPresent() && after.isPresent()) {
+            if (!(after.getAsDouble() < number.getAsDouble())) {
+                throw new BadInput("“after” must be before “value”, got " + after.getAsDouble());
+            }
+            return new Value.Came(after.getAsDouble(), number.getAsDouble());
+        }
         return number.isPresent() ? new Value.Measured(number.getAsDouble()) : missing(unit);
     }
 

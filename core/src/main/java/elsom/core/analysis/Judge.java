@@ -57,8 +57,7 @@ public final class Judge {
         if (pairing.pairs().isEmpty()) {
             return refused(observations, pairing, checked, "There is nothing to compare with");
         }
-        boolean late = observations.units().stream().anyMatch(unit -> unit.value() instanceof Value.NotYet);
-        if (late) {
+        if (observations.units().stream().anyMatch(unit -> unit.value().spans())) {
             return RankShift.judge(observations, ask, pairing, checked);
         }
         if (observations.kind() == EndpointKind.COUNT_OF) {
@@ -105,7 +104,7 @@ public final class Judge {
     /** Whether treatments clearly scatter by different amounts (Brown and Forsythe 1974). */
     public static boolean scatterUnlike(Observations all) {
         if (all.kind() == EndpointKind.COUNT_OF
-                || all.seen().stream().anyMatch(unit -> unit.value() instanceof Value.NotYet)) {
+                || all.seen().stream().anyMatch(unit -> unit.value().spans())) {
             return false;
         }
         return unequal(new SeenRows(all));

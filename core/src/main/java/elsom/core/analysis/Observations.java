@@ -54,8 +54,9 @@ public record Observations(
                 throw new IllegalArgumentException("unit " + unit.unit()
                         + (counted ? " is a count of an endpoint that is none" : " needs k and n"));
             }
-            if (unit.value() instanceof Value.NotYet && kind != EndpointKind.TIME) {
-                throw new IllegalArgumentException("unit " + unit.unit() + " can be “not yet” for a time only");
+            if (unit.value().spans() && kind != EndpointKind.TIME) {
+                throw new IllegalArgumentException(
+                        "unit " + unit.unit() + " can be “not yet”, or between two looks, for a time only");
             }
         }
     }

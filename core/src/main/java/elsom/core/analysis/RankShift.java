@@ -9,11 +9,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.function.Predicate;
 
 /**
- * Times of which some have not come yet. “Not yet” is later than all that were seen; how much later is known from below
- * only. The shift between two treatments is the middle of all differences of pairs ({@link TimeShift}), each at a share of
- * alpha (Bonferroni); an end of its interval may be open. Chances are those of the log-rank test within blocks.
+ * Times that are known between two looks only, or from below where it has not come. The shift between two treatments is the
+ * middle of all differences of pairs within blocks ({@link TimeShift}), each at a share of alpha (Bonferroni); an end of its
+ * interval may be open. Blocks are left in where they hold too few units for any interval: that depends on the layout alone,
+ * not on what was seen. Chances are those of the log-rank test within blocks.
  */
 final class RankShift {
     private static final int FEWEST = 2;
@@ -21,17 +23,25 @@ final class RankShift {
     private RankShift() {}
 
     static Judgement judge(Observations all, Ask ask, Pairing pairing, List<String> checked) {
-        checked.add("Some had not come to it when last looked at: they count as later than all that had.");
-        if (all.design() != Design.COMPLETELY_RANDOM) {
-            checked.add(
-                    "Chances are worked out within blocks (log-rank test); the intervals leave blocks in, which makes"
-                            + " them wider than they need be.");
+        if (all.seen().stream().anyMatch(unit -> unit.value() instanceof Value.NotYet)) {
+            checked.add("Some had not come to it when last looked at: they count as later than all that had.");
+        }
+        if (all.seen().stream().anyMatch(unit -> unit.value() instanceof Value.Came)) {
+            checked.add("What a look found came after the look before it: intervals are as wide as that leaves open.");
         }
         List<Pairing.Pair> possible = pairing.pairs().stream()
                 .filter(pair -> all.seen(pair.treatment()) >= FEWEST && all.seen(pair.comparator()) >= FEWEST)
                 .toList();
         if (possible.isEmpty()) {
             return Judge.refused(all, pairing, checked, "No pair that is asked about has two units left on both sides");
+        }
+        double alpha = ask.bothEnds() / possible.size();
+        if (all.design() != Design.COMPLETELY_RANDOM) {
+            checked.add(
+                    possible.stream().allMatch(pair -> withinBlocks(all, pair, alpha))
+                            ? "Only units of one block are compared with each other."
+                            : "Chances are worked out within blocks (log-rank test); blocks hold too few units for the"
+                                    + " intervals, which leave them in and so are wider than they need be.");
         }
         double[] p = Holm.adjust(
                 possible.stream().mapToDouble(pair -> logRank(all, pair).p()).toArray());
@@ -42,7 +52,7 @@ final class RankShift {
             comparisons.add(
                     at < 0
                             ? Judge.unjudged(pair, medians.get(pair.treatment()) - medians.get(pair.comparator()))
-                            : compared(all, ask, pair, possible.size(), p[at]));
+                            : compared(all, ask, pair, alpha, p[at]));
         }
         return new Judgement(
                 Method.RANK_SHIFT,
@@ -99,19 +109,49 @@ final class RankShift {
         return sorted.length == 0 ? Double.NaN : (sorted[(sorted.length - 1) / 2] + sorted[sorted.length / 2]) / 2;
     }
 
-    private static List<TimeShift.Span> spans(Observations all, int arm) {
+    private static TimeShift.Block block(Observations all, Pairing.Pair pair, Predicate<Observed> of) {
+        return new TimeShift.Block(spans(all, pair.comparator(), of), spans(all, pair.treatment(), of));
+    }
+
+    private static List<TimeShift.Span> spans(Observations all, int arm, Predicate<Observed> of) {
         double last = last(all);
         return all.seen().stream()
-                .filter(unit -> unit.arm() == arm)
+                .filter(unit -> unit.arm() == arm && of.test(unit))
                 .map(unit -> unit.value() instanceof Value.NotYet waiting
                         ? TimeShift.Span.notYet(waiting.by().orElse(last))
-                        : TimeShift.Span.at(Observations.number(unit)))
+                        : unit.value() instanceof Value.Came came
+                                ? new TimeShift.Span(came.after(), came.by())
+                                : TimeShift.Span.at(Observations.number(unit)))
                 .toList();
     }
 
-    private static Comparison compared(Observations all, Ask ask, Pairing.Pair pair, int comparisons, double p) {
-        TimeShift shift =
-                TimeShift.of(spans(all, pair.comparator()), spans(all, pair.treatment()), ask.bothEnds() / comparisons);
+    private static TimeShift shift(Observations all, Pairing.Pair pair, double alpha) {
+        if (all.design() != Design.COMPLETELY_RANDOM) {
+            TimeShift within = within(all, pair, alpha);
+            if (within.order() > 0) {
+                return within;
+            }
+        }
+        return TimeShift.of(List.of(block(all, pair, any -> true)), alpha);
+    }
+
+    private static boolean withinBlocks(Observations all, Pairing.Pair pair, double alpha) {
+        return within(all, pair, alpha).order() > 0;
+    }
+
+    private static TimeShift within(Observations all, Pairing.Pair pair, double alpha) {
+        return TimeShift.of(
+                all.seen().stream()
+                        .map(Observed::block)
+                        .distinct()
+                        .sorted()
+                        .map(number -> block(all, pair, unit -> unit.block() == number))
+                        .toList(),
+                alpha);
+    }
+
+    private static Comparison compared(Observations all, Ask ask, Pairing.Pair pair, double alpha, double p) {
+        TimeShift shift = shift(all, pair, alpha);
         Interval interval = shift.interval();
         double comparator = middle(all, pair.comparator());
         OptionalDouble margin = Double.isFinite(comparator) ? Margins.of(ask, comparator) : OptionalDouble.empty();
@@ -128,8 +168,16 @@ final class RankShift {
                 OptionalDouble.of(p),
                 OptionalDouble.of(p),
                 margin,
-                Answer.asked(ask, interval, all.better(), margin),
+                Answer.asked(ask, judged(shift), all.better(), margin),
                 OptionalInt.empty());
+    }
+
+    /** Its interval, without the 0 that spans between looks leave out. */
+    private static Interval judged(TimeShift shift) {
+        Interval interval = shift.interval();
+        return new Interval(
+                shift.later() ? Math.max(interval.low(), Double.MIN_VALUE) : interval.low(),
+                shift.sooner() ? Math.min(interval.high(), -Double.MIN_VALUE) : interval.high());
     }
 
     /** The middle of what it can be; infinite where only one side of it is known, NaN where neither is. */

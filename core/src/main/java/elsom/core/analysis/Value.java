@@ -7,6 +7,11 @@ public sealed interface Value {
     /** In sums: a share for a count, infinity for what has not come, NaN for nothing. */
     double inSums();
 
+    /** Whether it is a time that is known between two looks only, or from below. */
+    default boolean spans() {
+        return this instanceof Came || this instanceof NotYet;
+    }
+
     /** A number: a measurement, a score, a time. */
     record Measured(double value) implements Value {
         public Measured {
@@ -32,6 +37,25 @@ public sealed interface Value {
         @Override
         public double inSums() {
             return k / (double) n;
+        }
+    }
+
+    /**
+     * When something came that is looked for now and then: after the look before, at the latest at the one that found it.
+     *
+     * @param after the look before, in the endpoint's unit; the start where there was none
+     * @param by the look that found it
+     */
+    record Came(double after, double by) implements Value {
+        public Came {
+            if (!(after < by) || !Double.isFinite(after) || !Double.isFinite(by)) {
+                throw new IllegalArgumentException("it came after one look and by another, got " + after + ", " + by);
+            }
+        }
+
+        @Override
+        public double inSums() {
+            return by;
         }
     }
 

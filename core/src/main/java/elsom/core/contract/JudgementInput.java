@@ -29,7 +29,8 @@ public record JudgementInput(
     /** What was read; {@code resolution} is the step of its last digit. */
     public record EndpointInput(String kind, String better, double resolution) {}
 
-    /** A unit by its code; {@code value} is a number, "not_yet", or null for nothing; {@code died} where that is why. */
+    /** A unit by its code; {@code value} is a number, "not_yet", or null for nothing; {@code died} where that is why.
+     * {@code by}: until when it had not come; {@code after}: when it was last looked for before it was found. */
     public record UnitInput(
             String unit,
             String treatment,
@@ -41,7 +42,8 @@ public record JudgementInput(
             @Nullable Integer k,
             @Nullable Integer n,
             @Nullable Boolean died,
-            @Nullable Double by) {}
+            @Nullable Double by,
+            @Nullable Double after) {}
 
     /** What was asked. */
     public record AskInput(
@@ -92,13 +94,16 @@ public record JudgementInput(
                 unit.wholePlot() == 0 ? null : unit.wholePlot(),
                 value instanceof Value.NotYet
                         ? "not_yet"
-                        : value instanceof Value.Measured measured ? (Object) measured.value() : null,
+                        : value instanceof Value.Measured || value instanceof Value.Came
+                                ? (Object) value.inSums()
+                                : null,
                 counted ? ((Value.CountOf) value).k() : null,
                 counted ? ((Value.CountOf) value).n() : null,
                 (value instanceof Value.Missing missing && missing.died()) ? Boolean.TRUE : null,
                 (value instanceof Value.NotYet waiting && waiting.by().isPresent())
                         ? (Double) waiting.by().getAsDouble()
-                        : null);
+                        : null,
+                value instanceof Value.Came came ? (Double) came.after() : null);
     }
 
     private static String comparator(Ask.Against against) {

@@ -11,8 +11,10 @@ final class OutOfRange implements FlagRule {
     public Optional<Flag> check(Scene scene) {
         List<String> out = scene.range().stream()
                 .flatMap(range -> scene.observations().seen().stream()
-                        .filter(unit -> unit.value() instanceof Value.Measured measured
-                                && (measured.value() < range.low() || measured.value() > range.high())))
+                        .filter(unit -> !(unit.value() instanceof Value.CountOf)
+                                && Double.isFinite(unit.value().inSums())
+                                && (unit.value().inSums() < range.low()
+                                        || unit.value().inSums() > range.high())))
                 .map(Observed::unit)
                 .toList();
         return out.isEmpty()

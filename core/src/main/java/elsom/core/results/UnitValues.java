@@ -26,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.IntStream;
 
 /** Builds the observations of one endpoint at one look, for every kind of trial: one row a unit. */
@@ -35,19 +36,22 @@ public final class UnitValues {
 
     private static final double MINUTES = 60;
     private static final double HOURS_A_DAY = 24;
+    private static final double SAME = 1e-9;
 
     private final Plan plan;
     private final TrialRecord record;
     private final Endpoint endpoint;
     private final Look look;
     private final Optional<Derived> derived;
-    private final boolean waits;
+    /** What is looked for from look to look, where it is that; its formula waits for it. */
+    private final Set<String> awaited;
 
-    private UnitValues(Evidence evidence, Endpoint endpoint, boolean waits, Look look, Optional<Derived> derived) {
+    private UnitValues(
+            Evidence evidence, Endpoint endpoint, Set<String> awaited, Look look, Optional<Derived> derived) {
         this.plan = evidence.plan();
         this.record = evidence.record();
         this.endpoint = endpoint;
-        this.waits = waits;
+        this.awaited = awaited;
         this.look = look;
         this.derived = derived;
     }
@@ -61,7 +65,9 @@ public final class UnitValues {
         UnitValues made = new UnitValues(
                 evidence,
                 evidence.record().endpoint(measure.endpoint().code()),
-                measure.formula() != null && measure.formula().waits(),
+                measure.formula() != null && measure.formula().waits()
+                        ? measure.formula().names()
+                        : Set.of(),
                 look,
                 derived);
         EndpointKind kind = derived.isPresent() ? EndpointKind.MEASURED : made.endpoint.judged();
@@ -156,14 +162,34 @@ public final class UnitValues {
         }
         List<Reading> readings = readings(record, endpoint, look, unit);
         if (readings.isEmpty()) {
-            return waits && record.expected(unit.code(), look.number()) ? new Value.NotYet(by()) : missing(unit);
+            return !awaited.isEmpty() && record.expected(unit.code(), look.number())
+                    ? new Value.NotYet(at(look))
+                    : missing(unit);
         }
-        return endpoint.seen(readings).orElseGet(() -> new Value.Missing("not a count"));
+        Value value = endpoint.seen(readings).orElseGet(() -> new Value.Missing("not a count"));
+        return value instanceof Value.Measured found && !awaited.isEmpty() ? came(unit, found) : value;
     }
 
-    /** Until when it had not come, in the endpoint's unit; empty where that is no time since the start. */
-    private OptionalDouble by() {
-        double hours = look.afterStart().toMinutes() / MINUTES;
+    /** What a look found came after the look before at which it was looked for. */
+    private Value came(ExperimentalUnit unit, Value.Measured found) {
+        double before = record.looks().stream()
+                .filter(one -> lookedFor(unit, one))
+                .flatMapToDouble(one -> at(one).stream())
+                .filter(time -> time < found.value() - SAME)
+                .max()
+                .orElse(0);
+        return before < found.value() ? new Value.Came(before, found.value()) : found;
+    }
+
+    private boolean lookedFor(ExperimentalUnit unit, Look when) {
+        return record.endpoints().stream()
+                .filter(one -> awaited.contains(one.code().value()))
+                .anyMatch(one -> !readings(record, one, when, unit).isEmpty());
+    }
+
+    /** A look's time in the endpoint's unit; empty where that is no time since the start. */
+    private OptionalDouble at(Look when) {
+        double hours = when.afterStart().toMinutes() / MINUTES;
         return switch (endpoint.unit()) {
             case DAY -> OptionalDouble.of(hours / HOURS_A_DAY);
             case HOUR -> OptionalDouble.of(hours);

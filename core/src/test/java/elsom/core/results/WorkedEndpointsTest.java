@@ -128,6 +128,53 @@ class WorkedEndpointsTest {
     }
 
     @Test
+    void whatALookFoundCameAfterTheLookBefore() {
+        Measure tall = Measure.worked(
+                new EndpointCode("tall"),
+                "Days until tall",
+                new Formula("days-to(height, 12 cm)"),
+                UnitOfMeasure.DAY,
+                0,
+                Direction.LOWER);
+        Plan plan = with(
+                APlan.ofGrowth()
+                        .list("none", "kelp")
+                        .replicates(4)
+                        .asking(APlan.question("tall"))
+                        .plan(),
+                tall);
+        Measured made = Measured.started(plan);
+        for (var unit : made.record().units()) {
+            for (int look = 1; look < made.record().looks().size(); look++) {
+                // One unit was missed at the look before it was found.
+                if (look != 2 || unit != made.unit(1, 1)) {
+                    for (int sub = 1; sub <= 3; sub++) {
+                        made.add(unit, made.record().looks().get(look), "height", sub, look == 3 ? 14 : 5 + look);
+                    }
+                }
+            }
+        }
+        JudgedQuestion question =
+                findings(plan, made.record()).sections(JudgedQuestion.class).get(0);
+        List<Double> days = made.record().looks().stream()
+                .map(look -> look.afterStart().toHours() / 24.0)
+                .toList();
+        assertThat(question.observations().units())
+                .allSatisfy(one -> assertThat(one.value())
+                        .isEqualTo(new elsom.core.analysis.Value.Came(
+                                days.get(
+                                        one.unit().equals(made.unit(1, 1).code().value()) ? 1 : 2),
+                                days.get(3))));
+        assertThat(question.judgement()
+                        .comparisons()
+                        .get(0)
+                        .interval()
+                        .orElseThrow()
+                        .low())
+                .isNegative();
+    }
+
+    @Test
     void saysWhyItCantBeWorkedOut() {
         List<Measure> plan =
                 APlan.ofGrowth().list("none", "kelp").plan().asked().measures();
