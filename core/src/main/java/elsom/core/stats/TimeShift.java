@@ -117,8 +117,8 @@ public record TimeShift(
                 finite(high.value()),
                 Double.isFinite(low.value()),
                 Double.isFinite(high.value()),
-                low.value() > 0 || low.value() == 0 && order > 0 && strictly(least, order, true),
-                high.value() < 0 || high.value() == 0 && order > 0 && strictly(greatest, order, false));
+                low.value() > 0 || (low.value() == 0 && order > 0 && strictly(least, order, true)),
+                high.value() < 0 || (high.value() == 0 && order > 0 && strictly(greatest, order, false)));
     }
 
     private static TimeShift none() {
@@ -130,7 +130,7 @@ public record TimeShift(
     private static boolean strictly(Bound[] bounds, int order, boolean least) {
         return Arrays.stream(bounds)
                         .filter(bound -> (least ? bound.value() < 0 : bound.value() > 0)
-                                || bound.value() == 0 && !bound.leftOut())
+                                || (bound.value() == 0 && !bound.leftOut()))
                         .count()
                 < order;
     }
@@ -154,12 +154,20 @@ public record TimeShift(
         return Double.isInfinite(low) && Double.isInfinite(high) && low != high ? Double.NaN : (low + high) / 2;
     }
 
-    /**
-     * How Wilcoxon's statistic, summed over blocks, comes about where nothing differs.
-     *
-     * @param ways the chance of each sum from 0 on; empty where it is taken by the normal form
-     */
-    private record Sums(double[] ways, double mean, double variance) {
+    /** How Wilcoxon's statistic, summed over blocks, comes about where nothing differs. */
+    private static final class Sums {
+        /** The chance of each sum from 0 on; empty where it is taken by the normal form. */
+        private final double[] ways;
+
+        private final double mean;
+        private final double variance;
+
+        private Sums(double[] ways, double mean, double variance) {
+            this.ways = ways;
+            this.mean = mean;
+            this.variance = variance;
+        }
+
         static Sums of(List<Block> blocks) {
             double mean = 0;
             double variance = 0;
