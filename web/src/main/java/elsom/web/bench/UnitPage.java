@@ -29,8 +29,21 @@ record UnitPage(
         List<Photo> photos,
         List<Choice> looks) {
 
-    /** A photo over time. */
-    record Photo(String href, String look, String when) {}
+    /** A photo over time; {@code gone}: why there is no picture of it, empty where there is one. */
+    record Photo(String href, String look, String when, String gone) {
+        static Photo of(TrialRecord record, Photos.Photo photo) {
+            return new Photo(
+                    "/trials/" + record.trial().id() + "/photos/" + photo.id(),
+                    record.look(photo.look()).map(Look::name).orElse(""),
+                    Times.dayAndTime(photo.takenAt(), record.trial().zone()),
+                    photo.removed()
+                            .map(removed -> "taken away "
+                                    + Times.dayAndTime(
+                                            removed.at(), record.trial().zone()) + " by "
+                                    + removed.station() + ": " + removed.reason())
+                            .orElse(photo.pictured() ? "" : "its picture is in the store that it was taken in"));
+        }
+    }
 
     /** A look that a photo can be of. */
     record Choice(int number, String name, boolean next) {}
@@ -62,12 +75,7 @@ record UnitPage(
                 Places.words(record, unit),
                 "/trials/" + record.trial().id() + "/bench?unit=" + code,
                 stages,
-                photos.stream()
-                        .map(photo -> new Photo(
-                                "/trials/" + record.trial().id() + "/photos/" + photo.id(),
-                                record.look(photo.look()).map(Look::name).orElse(""),
-                                Times.dayAndTime(photo.takenAt(), record.trial().zone())))
-                        .toList(),
+                photos.stream().map(photo -> Photo.of(record, photo)).toList(),
                 record.looks().stream()
                         .map(look -> new Choice(
                                 look.number(),

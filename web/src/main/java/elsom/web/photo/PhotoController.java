@@ -29,6 +29,7 @@ import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -54,6 +55,7 @@ class PhotoController {
     private static final EndpointCode COVER = new EndpointCode("cover");
     private static final Duration KEPT = Duration.ofDays(30);
     private static final int GREEN = 0x99ff2fd6;
+    private static final Duration LONGEST_WAIT = Duration.ofDays(366);
 
     private final Photos photos;
     private final Trials trials;
@@ -107,34 +109,61 @@ class PhotoController {
             String base,
             boolean covers,
             String kept,
+            boolean readFromIt,
             Cover cover,
             UUID token) {}
 
+    /** A photo that is sent; {@code ageMs}: how long ago it was taken, where it waited on a device. */
+    record Sent(
+            String unit,
+            int look,
+            MultipartFile file,
+            @Nullable UUID token,
+            @Nullable Long ageMs) {}
+
+    /** Where a photo is kept. */
+    record Kept(long id, String href) {}
+
     @PostMapping
-    String add(
-            @PathVariable long trial,
-            @RequestParam String unit,
-            @RequestParam int look,
-            @RequestParam MultipartFile file,
-            Station station)
-            throws IOException {
+    String add(@PathVariable long trial, Sent sent, Station station) throws IOException {
+        return "redirect:" + kept(trial, sent, station).href();
+    }
+
+    /** One that waited on a device. */
+    @PostMapping("/waiting")
+    @ResponseBody
+    Kept send(@PathVariable long trial, Sent sent, Station station) throws IOException {
+        return kept(trial, sent, station);
+    }
+
+    private Kept kept(long trial, Sent sent, Station station) throws IOException {
         TrialRecord record = trials.snapshot(new TrialId(trial));
-        UnitCode code = record.called(unit)
+        UnitCode code = record.called(Objects.requireNonNullElse(sent.unit(), ""))
                 .orElseThrow(() -> new NotFound(
-                        "This trial has no unit " + unit + ".", "/trials/" + trial + "/bench", "Back to measuring"))
+                        "This trial has no unit " + sent.unit() + ".",
+                        "/trials/" + trial + "/bench",
+                        "Back to measuring"))
                 .code();
-        if (record.look(look).isEmpty()) {
-            throw new Refusal("This trial has no look " + look + ".");
+        if (record.look(sent.look()).isEmpty()) {
+            throw new Refusal("This trial has no look " + sent.look() + ".");
         }
-        if (file.isEmpty()) {
+        if (sent.file() == null || sent.file().isEmpty()) {
             throw new Refusal("Choose a photo first: a JPEG or PNG.");
         }
-        if (file.getSize() > ReadingLimits.PHOTO) {
+        if (sent.file().getSize() > ReadingLimits.PHOTO) {
             throw new Refusal("That photo is larger than 40 MB. Choose a smaller size in the camera's settings.");
         }
-        PhotoFile photo = PhotoFile.of(file.getBytes());
-        long id = photos.keep(record.trial().id(), code, look, clock.instant(), station.signature(), photo);
-        return "redirect:/trials/" + trial + "/photos/" + id;
+        PhotoFile photo = PhotoFile.of(sent.file().getBytes());
+        long age = sent.ageMs() == null ? 0 : Math.max(0, Math.min(sent.ageMs(), LONGEST_WAIT.toMillis()));
+        long id = photos.keep(
+                record.trial().id(),
+                code,
+                sent.look(),
+                clock.instant().minusMillis(age),
+                station.signature(),
+                photo,
+                Objects.requireNonNullElseGet(sent.token(), UUID::randomUUID));
+        return new Kept(id, "/trials/" + trial + "/photos/" + id);
     }
 
     @GetMapping("/{photo}")
@@ -152,6 +181,7 @@ class PhotoController {
                         "/trials/" + trial + "/photos/" + photo,
                         ref.isPresent(),
                         ref.flatMap(record::current).map(Reading::typedText).orElse(""),
+                        fromPhoto(record, found).isPresent(),
                         Cover.of(canopy(record.trial().id(), photo, new Setting(null, null, null))),
                         UUID.randomUUID()));
         return "photo/photo";
@@ -243,10 +273,31 @@ class PhotoController {
         return "redirect:/trials/" + trial + "/units/" + found.unit();
     }
 
+    /** Takes the picture away; that there was one stays, with the reason. What was read from it is taken back if wished. */
     @PostMapping("/{photo}/remove")
-    String remove(@PathVariable long trial, @PathVariable long photo) {
-        Photos.Photo found = photos.find(new TrialId(trial), photo);
-        photos.remove(new TrialId(trial), photo);
+    String remove(
+            @PathVariable long trial,
+            @PathVariable long photo,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam(defaultValue = "false") boolean reading,
+            @RequestParam UUID token,
+            Station station) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        TrialId id = record.trial().id();
+        Photos.Photo found = photos.find(id, photo);
+        if (reason.isBlank() || reason.strip().length() > Photos.Removed.LONGEST_REASON) {
+            throw new Refusal("Say why it goes, in at most " + Photos.Removed.LONGEST_REASON
+                    + " characters. Accepted: out of focus.");
+        }
+        photos.remove(id, photo, clock.instant(), station.signature(), reason.strip());
+        if (reading) {
+            fromPhoto(record, found).ifPresent(standing -> logbook.undo(id, standing.id(), station.signature(), token));
+        }
         return "redirect:/trials/" + trial + "/units/" + found.unit();
+    }
+
+    /** The cover that stands and was read from a photo. */
+    private static Optional<Reading> fromPhoto(TrialRecord record, Photos.Photo photo) {
+        return ref(record, photo).flatMap(record::current).filter(reading -> reading.instrument() == Instrument.PHOTO);
     }
 }

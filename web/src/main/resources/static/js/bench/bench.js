@@ -5,11 +5,13 @@ import { Undecided } from '../kit/waiting.js';
 import { Asking } from './asking.js';
 import { Drafts } from './drafts.js';
 import { drawHistory } from './history.js';
+import { KeptBench } from './kept.js';
 import { listenForKeys } from './keys.js';
 import { Live } from './live.js';
 import { HandMeter } from './meter.js';
 import { UnitMap, faceText } from './map.js';
 import { Outbox, waitingWords } from './outbox.js';
+import { benchPhotos } from './photos.js';
 import { Picker } from './picker.js';
 import { Scale } from './scale.js';
 import { several } from './several.js';
@@ -39,6 +41,7 @@ const asking = new Asking(at('asked'));
 const map = new UnitMap(root.querySelector('.maps'), goToUnit);
 const picker = at('picker') ? new Picker(at('picker'), picked) : null;
 const outbox = new Outbox(`${base}/readings`, `elsom-outbox-${data.trial}`, arrived, netState);
+const kept = new KeptBench(data.trial);
 const undecided = new Undecided(data.trial);
 const undecidedList = new UndecidedList(at('undecided'), undecided, `${base}/readings`, arrived);
 const current = () => data.tasks[index];
@@ -281,8 +284,11 @@ function arrived(entry, { status, body }) {
   const task = entry.look === data.look ? byKey.get(entry.key) : undefined;
   const here = task !== undefined && task === current();
   // What was not taken is kept until somebody decides; what was just typed and is in the field still is asked about there.
-  if (status === 200) undecided.settle(entry);
-  else if (!here || !busy) undecided.keep(entry, { status, body });
+  if (status === 200) {
+    undecided.settle(entry);
+    kept.changed();
+  }
+  if (status !== 200 && (!here || !busy)) undecided.keep(entry, { status, body });
   undecidedList.draw();
   if (!task) return;
   if (status === 200) {
@@ -447,4 +453,5 @@ at('walk')?.addEventListener('change', (event) => {
 data.tasks.forEach(paint);
 show(false);
 undecidedList.draw();
+benchPhotos(data, () => current().code);
 outbox.flush();

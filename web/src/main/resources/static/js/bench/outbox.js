@@ -67,7 +67,10 @@ export class Outbox {
       for (let entries = this.read(); entries.length; entries = this.read()) {
         const entry = entries[0];
         const answer = await this.send(entry);
-        if (!answer) break;
+        if (!answer) {
+          this.watchers.forEach((tell) => tell(null));
+          break;
+        }
         this.failing = false;
         this.write(this.read().filter((kept) => kept.token !== entry.token));
         this.watchers.get(entry.token)?.(answer);

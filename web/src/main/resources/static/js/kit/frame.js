@@ -53,7 +53,8 @@ document.addEventListener('keydown', (event) => {
 
 document.querySelector('[data-focus]')?.focus();
 
-if (!document.getElementById('bench') && Object.keys(localStorage).some((key) => /^elsom-(outbox|undecided)-/.test(key))) {
+import('./offline.js').then(({ keepBenches }) => keepBenches());
+if (!document.getElementById('bench') && Object.keys(localStorage).some((key) => /^elsom-(outbox-|undecided-|photos$)/.test(key))) {
   import('./waiting.js').then(({ sendAndTell }) => sendAndTell());
 }
 

@@ -1,7 +1,9 @@
-// What waits on this device: readings that no answer came to, and those the server did not take, which a person has to decide on.
+// What waits on this device: readings and photos that no answer came to, and those the server did not take, which a person has to
+// decide on.
 // Every page says how many there are, and sends what can be sent.
 
 import { Outbox } from '../bench/outbox.js';
+import { PhotoQueue, photosWaiting } from './photos.js';
 
 const OUTBOX = /^elsom-outbox-(\d+)$/;
 const UNDECIDED = 'elsom-undecided-';
@@ -46,26 +48,28 @@ export class Undecided {
 
 const trialsOf = (pattern) => Object.keys(localStorage).flatMap((key) => pattern.exec(key)?.[1] ?? []);
 
-/** How many readings wait on this device, by trial. */
+/** How many readings and photos wait on this device, by trial. */
 export function waiting() {
   const byTrial = {};
-  for (const trial of new Set([...trialsOf(OUTBOX), ...trialsOf(UNDECIDED_KEY)])) {
+  const photos = photosWaiting();
+  for (const trial of new Set([...trialsOf(OUTBOX), ...trialsOf(UNDECIDED_KEY), ...Object.keys(photos)])) {
     let unsent = [];
     try {
       unsent = JSON.parse(localStorage.getItem(`elsom-outbox-${trial}`) ?? '[]');
     } catch {
       // What can't be read was written by something else.
     }
-    byTrial[trial] = { unsent: unsent.length, undecided: new Undecided(trial).read().length };
+    byTrial[trial] = { unsent: unsent.length, undecided: new Undecided(trial).read().length, photos: photos[trial] ?? 0 };
   }
   return byTrial;
 }
 
 /** The words for a trial; nothing where nothing waits. */
-export function words({ unsent, undecided }) {
+export function words({ unsent, undecided, photos }) {
   const said = [];
   if (unsent) said.push(`${unsent} ${unsent === 1 ? 'reading waits' : 'readings wait'} on this device to be sent`);
   if (undecided) said.push(`${undecided} ${undecided === 1 ? 'reading was' : 'readings were'} not taken and ${undecided === 1 ? 'needs' : 'need'} you to decide`);
+  if (photos) said.push(`${photos} ${photos === 1 ? 'photo waits' : 'photos wait'} on this device`);
   return said.join('; ');
 }
 
@@ -98,4 +102,5 @@ export function sendAndTell() {
       tell();
     }, tell).flush();
   }
+  if (!document.querySelector('.add-photo')) new PhotoQueue(tell).flush();
 }

@@ -10,6 +10,8 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ReducedMotion;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import elsom.web.AppTest;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -66,10 +68,25 @@ abstract class BrowserTest {
 
     /** A second device: its own window, which stays in view, and its own store for drafts. */
     protected Page anotherDevice(int width, int height) {
+        // What a worker answers is seen by no route of a test, so only the journey without a network has one.
+        return anotherDevice(width, height, port, ServiceWorkerPolicy.BLOCK);
+    }
+
+    /** A device with workers, at the end of a wire. */
+    protected Page deviceOn(Wire wire, int width, int height) {
+        return anotherDevice(width, height, wire.port(), ServiceWorkerPolicy.ALLOW);
+    }
+
+    protected Wire wire() {
+        return new Wire(port);
+    }
+
+    private Page anotherDevice(int width, int height, int at, ServiceWorkerPolicy workers) {
         BrowserContext device = BROWSER.newContext(new Browser.NewContextOptions()
                 .setViewportSize(width, height)
-                .setBaseURL("http://127.0.0.1:" + port)
-                .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
+                .setServiceWorkers(workers)
+                .setBaseURL("http://127.0.0.1:" + at)
+                .setReducedMotion(ReducedMotion.REDUCE));
         devices.add(device);
         Page opened = device.newPage();
         opened.setDefaultTimeout(10_000);
@@ -77,7 +94,8 @@ abstract class BrowserTest {
         opened.onConsoleMessage(message -> {
             // The browser notes every refused request itself; a refusal is an answer, not a fault.
             boolean refusal = message.text().matches("Failed to load resource: .* status of (409|422) .*");
-            if (List.of("error", "warning").contains(message.type()) && !refusal) {
+            boolean blocked = message.text().equals("Service Worker registration blocked by Playwright");
+            if (List.of("error", "warning").contains(message.type()) && !refusal && !blocked) {
                 complaints.add(message.type() + ": " + message.text());
             }
         });

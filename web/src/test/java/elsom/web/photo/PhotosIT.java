@@ -111,8 +111,37 @@ class PhotosIT {
         } else {
             assertThat(answer.body()).contains("no endpoint of that look");
         }
-        assertThat(web.post(base + "/remove", Map.of()).statusCode()).isEqualTo(302);
-        assertThat(photos.of(trial, unit)).isEmpty();
+        String token = UUID.randomUUID().toString();
+        assertThat(web.post(base + "/remove", Map.of("token", token)).body()).contains("Say why it goes");
+        assertThat(photos.jpeg(trial, id)).isNotEmpty();
+        Map<String, String> why = Map.of("token", token, "reason", "a hand is in it", "reading", "true");
+        assertThat(web.post(base + "/remove", why).statusCode()).isEqualTo(302);
+        assertThat(trials.snapshot(trial).current(cover)).isEmpty();
+        assertThat(photos.of(trial, unit)).singleElement().satisfies(gone -> {
+            assertThat(gone.pictured()).isFalse();
+            assertThat(gone.removed().orElseThrow().reason()).isEqualTo("a hand is in it");
+        });
+        assertThat(web.get("/trials/" + trial + "/units/" + unit).body()).contains("taken away", "a hand is in it");
+        assertThat(web.get(base + "/photo.jpg").statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void aPhotoThatWaitedIsKeptOnceWithTheTimeItWasTaken() throws Exception {
+        Web web = new Web(port);
+        byte[] file = tray(400, 300, 0.4, "png");
+        Map<String, String> sent = Map.of(
+                "unit", unit.value(), "look", "1", "token", UUID.randomUUID().toString(), "ageMs", "7200000");
+        for (int times = 0; times < 2; times++) {
+            assertThat(web.upload("/trials/" + trial + "/photos/waiting", "tray.png", file, sent)
+                            .body())
+                    .contains("\"href\":\"/trials/" + trial + "/photos/");
+        }
+        assertThat(photos.of(trial, unit))
+                .singleElement()
+                .satisfies(photo -> assertThat(photo.takenAt())
+                        .isBetween(
+                                java.time.Instant.now().minusSeconds(7300),
+                                java.time.Instant.now().minusSeconds(7199)));
     }
 
     @Test
