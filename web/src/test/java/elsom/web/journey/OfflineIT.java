@@ -147,7 +147,8 @@ class OfflineIT extends BrowserTest {
         assertThat(page.locator("#undecided")).containsText(codes.get(2));
         assertThat(page.locator("#undecided")).containsText("203.7");
         assertThat(page.locator("#photos-waiting")).isHidden();
-        assertThat(page.locator("#net")).isHidden();
+        String outbox = "localStorage.getItem('elsom-outbox-" + trial + "')";
+        page.waitForCondition(() -> page.evaluate(outbox) == null);
         page.locator("#undecided").getByText("Put it in its place").click();
         assertThat(page.locator("#undecided")).isHidden();
 
