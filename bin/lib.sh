@@ -62,6 +62,7 @@ start_elsom() {
   mkdir -p "$1"
   local home
   home=$(cd "$1" && pwd)
+  [ -z "${ELSOM_BACKUPS:-}" ] || export ELSOM_BACKUPS=$(realpath -m "$ELSOM_BACKUPS")
   cd "$app_dir"
   ELSOM_BUILD=$(stat -c %Y "$root/web/target/elsom.jar")
   export ELSOM_BUILD

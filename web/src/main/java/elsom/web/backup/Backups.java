@@ -26,7 +26,8 @@ import org.springframework.stereotype.Component;
 
 /**
  * A copy of the whole store beside it every day that Elsom runs, made while it runs; the last fourteen are kept. H2 writes it
- * as a zip of a state between two commits, so that no reading is torn.
+ * as a zip of a state between two commits, so that no reading is torn. Where a second folder is named, on another disk, the
+ * newest copy is there too as soon as that disk is.
  */
 @Component
 public class Backups {
@@ -39,6 +40,7 @@ public class Backups {
 
     private final JdbcTemplate store;
     private final Path folder;
+    private final Optional<Path> second;
     private final DiskSpace disk;
     private final Clock clock;
 
@@ -46,15 +48,20 @@ public class Backups {
         this.disk = disk;
         this.store = store;
         this.folder = settings.home().toAbsolutePath().normalize().resolve(FOLDER);
+        this.second = Optional.ofNullable(settings.backups())
+                .map(named -> named.toAbsolutePath().normalize())
+                .filter(named -> !named.equals(folder));
         this.clock = clock;
     }
 
-    /** A quarter of an hour after the start and then every hour it is asked whether today has its copy. */
-    @Scheduled(initialDelay = 15, fixedDelay = 60, timeUnit = TimeUnit.MINUTES)
+    /** Soon after the start and then every hour it is asked whether today has its copy, and the second folder too. */
+    @Scheduled(initialDelay = 2, fixedDelay = 60, timeUnit = TimeUnit.MINUTES)
     void daily() {
         try {
             if (latest().filter(file -> file.equals(today())).isEmpty()) {
                 make();
+            } else {
+                copyOut();
             }
         } catch (RuntimeException failed) {
             // The day's work goes on; the next hour tries again.
@@ -79,7 +86,23 @@ public class Backups {
 
     /** How long ago the newest copy was made; empty where there is none. */
     public Optional<Duration> age() {
-        return latest().flatMap(file -> {
+        return age(folder);
+    }
+
+    /** The second folder, and how long ago the newest copy in it was made; empty where none is named. */
+    public Optional<Second> second() {
+        return second.map(there -> new Second(there, Files.isDirectory(there), age(there)));
+    }
+
+    /**
+     * A second place for copies.
+     *
+     * @param there whether the folder can be seen: a stick may be unplugged
+     */
+    public record Second(Path folder, boolean there, Optional<Duration> age) {}
+
+    private Optional<Duration> age(Path in) {
+        return latest(in).flatMap(file -> {
             try {
                 return Optional.of(
                         Duration.between(Files.getLastModifiedTime(file).toInstant(), clock.instant()));
@@ -118,10 +141,8 @@ public class Backups {
             room();
             store.update("backup to ?", part.toString());
             Files.move(part, whole, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
-            List<Path> all = all();
-            for (Path old : all.subList(0, Math.max(0, all.size() - KEPT))) {
-                Files.delete(old);
-            }
+            prune(folder);
+            copyOut();
             return whole;
         } catch (IOException failed) {
             throw new UncheckedIOException("no backup in " + folder, failed);
@@ -134,18 +155,46 @@ public class Backups {
         }
     }
 
+    private static void prune(Path in) throws IOException {
+        List<Path> all = of(in);
+        for (Path old : all.subList(0, Math.max(0, all.size() - KEPT))) {
+            Files.delete(old);
+        }
+    }
+
+    /** The newest copy into the second folder, unless it is there; what is not plugged in is not made. */
+    private void copyOut() {
+        if (second.isEmpty() || !Files.isDirectory(second.get())) {
+            return;
+        }
+        latest().ifPresent(newest -> {
+            Path there = second.get().resolve(newest.getFileName());
+            Path part = second.get().resolve(newest.getFileName() + PART);
+            try {
+                if (!Files.exists(there) || Files.mismatch(newest, there) >= 0) {
+                    Files.copy(newest, part, StandardCopyOption.REPLACE_EXISTING);
+                    Files.move(part, there, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+                    prune(second.get());
+                }
+            } catch (IOException failed) {
+                // The first copy stands; Today tells how old the second is.
+                LOG.warn("No second backup could be made in {}", second.get(), failed);
+            }
+        });
+    }
+
     private Path today() {
         return folder.resolve("elsom-" + LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()) + ".zip");
     }
 
     /** The newest copy. */
     public Optional<Path> latest() {
-        List<Path> all = all();
-        return all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1));
+        return latest(folder);
     }
 
-    private List<Path> all() {
-        return of(folder);
+    private static Optional<Path> latest(Path in) {
+        List<Path> all = of(in);
+        return all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1));
     }
 
     /** Copies in a folder, the oldest first. */

@@ -59,15 +59,29 @@ class TodayController {
         }
     }
 
-    /** How old the newest copy of the store is, in words; nothing before the first. */
+    /** Where copies of the store are and how old, in sentences. */
     private String backup() {
-        return backups.age()
-                .map(age -> age.toDays() > 0
-                        ? age.toDays() + (age.toDays() == 1 ? " day ago" : " days ago")
-                        : age.toHours() > 0
-                                ? age.toHours() + (age.toHours() == 1 ? " hour ago" : " hours ago")
-                                : "within the hour")
-                .orElse("");
+        String here = backups.age()
+                .map(age -> "The last copy of the store was made " + ago(age) + ".")
+                .orElse("The store has no copy yet; one is made today, or when Elsom stops.");
+        return here + backups.second().map(TodayController::second).orElse("");
+    }
+
+    private static String second(Backups.Second second) {
+        if (!second.there()) {
+            return " The second folder, " + second.folder() + ", is not there: is its disk plugged in?";
+        }
+        return second.age()
+                .map(age -> " In " + second.folder() + " the newest was made " + ago(age) + ".")
+                .orElse(" In " + second.folder() + " there is none yet.");
+    }
+
+    private static String ago(Duration age) {
+        return age.toDays() > 0
+                ? age.toDays() + (age.toDays() == 1 ? " day ago" : " days ago")
+                : age.toHours() > 0
+                        ? age.toHours() + (age.toHours() == 1 ? " hour ago" : " hours ago")
+                        : "within the hour";
     }
 
     @GetMapping("/")

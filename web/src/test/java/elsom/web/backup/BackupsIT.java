@@ -15,7 +15,9 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.Statement;
+import java.time.Duration;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -29,9 +31,11 @@ class BackupsIT {
     @TempDir
     private Path home;
 
-    private ConfigurableApplicationContext start() {
-        return new SpringApplicationBuilder(ElsomApplication.class)
-                .run("--elsom.home=" + home, "--server.port=0", "--elsom.warm=false");
+    private ConfigurableApplicationContext start(String... more) {
+        List<String> arguments =
+                new ArrayList<>(List.of("--elsom.home=" + home, "--server.port=0", "--elsom.warm=false"));
+        arguments.addAll(List.of(more));
+        return new SpringApplicationBuilder(ElsomApplication.class).run(arguments.toArray(String[]::new));
     }
 
     @Test
@@ -110,7 +114,27 @@ class BackupsIT {
             assertThat(files).noneMatch(file -> file.toString().endsWith(".part"));
         }
         try (ConfigurableApplicationContext app = start()) {
-            assertThat(app.getBean(Backups.class).age().orElseThrow()).isLessThan(java.time.Duration.ofMinutes(5));
+            assertThat(app.getBean(Backups.class).age().orElseThrow()).isLessThan(Duration.ofMinutes(5));
+        }
+    }
+
+    /** A stick that is not plugged in is told, and gets the newest copy as soon as it is. */
+    @Test
+    void aSecondFolderHasTheNewestCopyOnceItIsThere() throws Exception {
+        Path stick = home.resolve("stick");
+        try (ConfigurableApplicationContext app = start("--elsom.backups=" + stick)) {
+            app.getBean(Plans.class).begin(GrowthPlan.plan(), UUID.randomUUID());
+            Backups backups = app.getBean(Backups.class);
+            Path copy = backups.make();
+            assertThat(backups.second().orElseThrow().there()).isFalse();
+            Files.createDirectories(stick);
+            assertThat(backups.second().orElseThrow().age()).isEmpty();
+            backups.daily();
+            assertThat(stick.resolve(copy.getFileName())).hasSameBinaryContentAs(copy);
+            assertThat(backups.second().orElseThrow().age().orElseThrow()).isLessThan(Duration.ofMinutes(5));
+            Files.writeString(stick.resolve(copy.getFileName()), "torn");
+            backups.daily();
+            assertThat(Restore.check(home, stick.resolve(copy.getFileName()))).contains("1 trial,");
         }
     }
 
