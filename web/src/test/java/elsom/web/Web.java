@@ -1,5 +1,6 @@
 package elsom.web;
 
+import elsom.web.exchange.PackedTrials;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.CookieManager;
@@ -13,6 +14,7 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Map;
+import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -41,6 +43,13 @@ public final class Web {
     public byte[] download(String path) throws IOException, InterruptedException {
         return client.send(request(path).GET().build(), BodyHandlers.ofByteArray())
                 .body();
+    }
+
+    /** A file of a trial's zip. */
+    public String inZip(Object trial, String file) throws IOException, InterruptedException {
+        byte[] bytes = Objects.requireNonNull(
+                PackedTrials.files(download("/trials/" + trial + "/trial.zip")).get(file));
+        return new String(bytes, StandardCharsets.UTF_8);
     }
 
     private HttpRequest.Builder request(String path) {

@@ -39,7 +39,7 @@ public record BrewReading(
     /** How long a brew without air keeps its oxygen. */
     public static final Duration KEEPS = Duration.ofHours(4);
 
-    private static final int LONGEST_REASON = 200;
+    static final int LONGEST_REASON = 200;
 
     /** What becomes of a brew. */
     public enum Decision {
@@ -100,7 +100,7 @@ public record BrewReading(
         return new BrewReading(other, unit, at, station, temperature, oxygen, ph, ec, foam, smell, decision, reason);
     }
 
-    public BrewReading decided(Decision other, String why) {
+    public BrewReading decided(@Nullable Decision other, String why) {
         return new BrewReading(number, unit, at, station, temperature, oxygen, ph, ec, foam, smell, other, why);
     }
 }

@@ -95,6 +95,10 @@ public record Round(Tasting tasting, Map<Integer, Map<Integer, Double>> answers)
         if (done(taster)) {
             throw new IllegalArgumentException("Taster " + taster + " is done already. Hand the phone on.");
         }
+        if (liking && of(taster).containsKey(place)) {
+            throw new IllegalArgumentException(
+                    "That plate has its points already. Go on with those that are left; after the last you can begin again.");
+        }
         if (tasting.kind() == Tasting.Kind.RANKING) {
             return ranked(of(taster), place, plates);
         }

@@ -57,6 +57,10 @@ class BrewChapter implements Chapters {
                     page.course()));
         }
         parts.add(new Chapter.Part("What went in", "", wentIn(page), Chapter.Drawing.NONE, ""));
+        List<String> corrected = corrected(record, log);
+        if (!corrected.isEmpty()) {
+            parts.add(new Chapter.Part("What was corrected", "", corrected, Chapter.Drawing.NONE, ""));
+        }
         return Optional.of(new Chapter("The brews", page.base(), parts));
     }
 
@@ -81,6 +85,16 @@ class BrewChapter implements Chapters {
     private static String became(BrewReading visit) {
         String why = visit.reason().isEmpty() ? "." : ", because: " + visit.reason() + ".";
         return (visit.decision() == BrewReading.Decision.STOPPED ? "was stopped" : "went on") + why;
+    }
+
+    private List<String> corrected(TrialRecord record, List<BrewReading> log) {
+        Stream<String> recipes = brews.corrections(record.trial().id()).stream()
+                .map(one -> "The recipe. " + RecipePage.said(record, one) + " It said: "
+                        + one.was().replace("\n", "; ") + ".");
+        Stream<String> ends = log.stream()
+                .filter(visit -> !visit.ends() && visit.reason().startsWith(Brews.TAKEN_BACK))
+                .map(visit -> visit.unit() + ", " + VisitPage.line(record, visit) + ".");
+        return Stream.concat(recipes, ends).toList();
     }
 
     private static List<String> wentIn(BrewsPage page) {

@@ -4,19 +4,25 @@ import elsom.core.brew.BrewReading;
 import elsom.core.brew.Recipe;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.UnitCode;
+import elsom.web.events.Events;
+import elsom.web.events.TrialEvent;
 import elsom.web.kit.Times;
 import elsom.web.platform.Refusal;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,11 +36,15 @@ public class Brews {
             air 0.5 L/min per L
             compost 15 g/L""";
 
+    static final String TAKEN_BACK = "taken back that it was ";
+
     private final BrewMapper mapper;
+    private final Events events;
     private final Clock clock;
 
-    Brews(BrewMapper mapper, Clock clock) {
+    Brews(BrewMapper mapper, Events events, Clock clock) {
         this.mapper = mapper;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -50,26 +60,86 @@ public class Brews {
     }
 
     /**
-     * Keeps a recipe.
+     * Keeps the recipe of a plan; brews that were begun have theirs corrected.
      *
      * @return every line that can't be read; nothing was kept unless there is none
      */
     @Transactional
     public List<String> keepRecipe(TrialId trial, String text) {
-        if (text.length() > Recipe.LONGEST) {
-            return List.of("A recipe has " + Recipe.LONGEST + " characters at most, here are " + text.length() + ".");
-        }
-        boolean done = log(trial).stream().anyMatch(BrewReading::ends);
-        if (done && !text.strip().equals(recipe(trial).strip())) {
-            return List.of(
-                    "Brews of this recipe have ended: what went into them can't change any more. Another recipe is"
-                            + " another trial.");
-        }
-        Recipe.Read read = Recipe.read(text);
-        if (read.problems().isEmpty()) {
+        List<String> problems = problems(text);
+        if (problems.isEmpty()) {
             mapper.keepRecipe(trial, text.strip());
         }
-        return read.problems();
+        return problems;
+    }
+
+    private static List<String> problems(String text) {
+        return text.length() > Recipe.LONGEST
+                ? List.of("A recipe has " + Recipe.LONGEST + " characters at most, here are " + text.length() + ".")
+                : Recipe.read(text).problems();
+    }
+
+    /**
+     * Corrects what is written of brews that were begun: what it said before stays, with who and why.
+     *
+     * @return everything that can't be read or is missing; nothing was kept unless there is none
+     */
+    @Transactional
+    public List<String> correctRecipe(TrialId trial, String text, String reason, String station, UUID token) {
+        String before = recipe(trial).strip();
+        if (text.strip().equals(before) || events.written(token)) {
+            return List.of();
+        }
+        List<String> problems = new ArrayList<>(problems(text));
+        if (text.isBlank()) {
+            problems.add("Something went into these brews. Accepted: compost 15 g/L");
+        }
+        if (reason.isBlank() || reason.strip().length() > TrialEvent.LONGEST_REASON) {
+            problems.add("These brews were begun by what it says. Say why it is corrected, in at most "
+                    + TrialEvent.LONGEST_REASON + " characters. Accepted: weighed 20 g, wrote 15.");
+        }
+        if (problems.isEmpty()) {
+            events.write(trial, TrialEvent.Kind.RECIPE_CORRECTED, "", before, station, reason, token);
+            mapper.keepRecipe(trial, text.strip());
+        }
+        return problems;
+    }
+
+    /** What recipes said before they were corrected, the first first. */
+    @Transactional(readOnly = true)
+    public List<TrialEvent> corrections(TrialId trial) {
+        return events.of(trial, TrialEvent.Kind.RECIPE_CORRECTED);
+    }
+
+    /**
+     * Takes a brew's end back, and sets the true one where it is known.
+     *
+     * @param number of the visit that ended it
+     * @param truly when it ended; empty where it did not
+     */
+    @Transactional
+    public void takeEndBack(
+            TrialId trial, int number, String reason, Optional<Instant> truly, String station, UUID token) {
+        if (events.written(token)) {
+            return;
+        }
+        BrewReading end = log(trial).stream()
+                .filter(visit -> visit.number() == number && visit.ends())
+                .findFirst()
+                .orElseThrow(() -> new Refusal("There is no such end any more. Reload the page to see how it stands."));
+        BrewReading.Decision how = Objects.requireNonNull(end.decision());
+        events.write(
+                trial,
+                TrialEvent.Kind.END_TAKEN_BACK,
+                String.valueOf(number),
+                end.unit() + " " + how + " " + end.at(),
+                station,
+                reason,
+                token);
+        truly.ifPresent(at -> note(
+                trial,
+                new BrewReading(1, end.unit(), at, station, null, null, null, null, null, null, how, ""),
+                UUID.nameUUIDFromBytes((token + "truly").getBytes(StandardCharsets.UTF_8))));
     }
 
     /** A brew is done once; what is done can still be thrown away, once. */
@@ -106,7 +176,25 @@ public class Brews {
     /** All visits in order of time. */
     @Transactional(readOnly = true)
     public List<BrewReading> log(TrialId trial) {
-        return mapper.log(trial).stream().map(BrewMapper.Row::reading).toList();
+        Map<Integer, String> takenBack = takenBack(trial);
+        return mapper.log(trial).stream()
+                .map(BrewMapper.Row::reading)
+                .map(visit ->
+                        takenBack.containsKey(visit.number()) ? endless(visit, takenBack.get(visit.number())) : visit)
+                .toList();
+    }
+
+    /** A visit whose end is none: where the stop rule was met, the brew goes on against it. */
+    private static BrewReading endless(BrewReading visit, String why) {
+        BrewReading.@Nullable Decision now = visit.whyStop().isPresent() ? BrewReading.Decision.GOES_ON : null;
+        return visit.decided(now, TAKEN_BACK + BrewsPage.state(visit.decision()) + ": " + why);
+    }
+
+    /** Why ends were taken back, by the visit's number. */
+    private Map<Integer, String> takenBack(TrialId trial) {
+        return events.of(trial, TrialEvent.Kind.END_TAKEN_BACK).stream()
+                .collect(Collectors.toMap(
+                        event -> Integer.valueOf(event.about()), TrialEvent::reason, (first, again) -> first));
     }
 
     /** Writes a visit down, once for its token; it is numbered here. */
@@ -165,7 +253,7 @@ public class Brews {
         Instant since = clock.instant().minus(BrewReading.KEEPS).minus(Duration.ofHours(4));
         Map<String, Clocks> lines = new TreeMap<>();
         for (BrewMapper.Row row : mapper.done(since)) {
-            if (thrownAway(row)) {
+            if (thrownAway(row) || takenBack(row.trialId()).containsKey(row.number())) {
                 continue;
             }
             Instant useBy = row.reading().useBy().orElseThrow();

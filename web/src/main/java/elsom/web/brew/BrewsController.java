@@ -4,10 +4,12 @@ import elsom.core.brew.BrewReading;
 import elsom.core.brew.Recipe;
 import elsom.core.brew.Refeeding;
 import elsom.core.mix.Quarantine;
+import elsom.core.plan.Plan;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import elsom.web.device.OxygenMeter;
+import elsom.web.events.Events;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
 import elsom.web.platform.Station;
@@ -17,10 +19,13 @@ import elsom.web.trial.Trials;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -83,16 +88,34 @@ class BrewsController {
     String recipe(@PathVariable long trial, Model model) {
         TrialRecord record = record(trial);
         TrialId id = record.trial().id();
-        model.addAttribute("page", RecipePage.of(record, plans.plan(id), brews.recipe(id), List.of(), clock.instant()));
+        model.addAttribute("page", recipePage(record, brews.recipe(id), "", List.of()));
         model.addAttribute(APART, apart(brews.recipe(id)));
         return "brew/recipe";
     }
 
+    private RecipePage recipePage(TrialRecord record, String text, String reason, List<String> problems) {
+        TrialId id = record.trial().id();
+        Plan plan = plans.plan(id);
+        Instant now = clock.instant();
+        boolean begun = BrewsPage.anyBegun(record, plan, brews.log(id), now);
+        return RecipePage.of(
+                record, plan, new RecipePage.Typed(text, begun, reason, problems), brews.corrections(id), now);
+    }
+
     @PostMapping("/recipe")
-    ModelAndView keepRecipe(@PathVariable long trial, @RequestParam(defaultValue = "") String recipe) {
+    ModelAndView keepRecipe(
+            @PathVariable long trial,
+            @RequestParam(defaultValue = "") String recipe,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam(required = false) @Nullable UUID token,
+            Station station) {
         TrialRecord record = record(trial);
         TrialId id = record.trial().id();
-        List<String> problems = brews.keepRecipe(id, recipe);
+        boolean begun = BrewsPage.anyBegun(record, plans.plan(id), brews.log(id), clock.instant());
+        List<String> problems = begun
+                ? brews.correctRecipe(
+                        id, recipe, reason, station.signature(), token == null ? UUID.randomUUID() : token)
+                : brews.keepRecipe(id, recipe);
         if (problems.isEmpty() && !record.trial().started()) {
             plans.revise(
                     id,
@@ -103,11 +126,7 @@ class BrewsController {
                 ? new ModelAndView("redirect:/trials/" + trial + "/brews")
                 : new ModelAndView(
                         "brew/recipe",
-                        Map.of(
-                                "page",
-                                RecipePage.of(record, plans.plan(id), recipe, problems, clock.instant()),
-                                APART,
-                                apart(recipe)),
+                        Map.of("page", recipePage(record, recipe, reason, problems), APART, apart(recipe)),
                         HttpStatus.UNPROCESSABLE_CONTENT);
     }
 
@@ -193,6 +212,51 @@ class BrewsController {
             brews.note(record.trial().id(), done, tokenOf(token, code));
         }
         return "redirect:/trials/" + trial + "/brews";
+    }
+
+    /** A brew ended by mistake goes on, or ended at another time; what was said first stays, with the reason. */
+    @PostMapping("/log/{number}/not-ended")
+    String takeEndBack(
+            @PathVariable long trial,
+            @PathVariable int number,
+            @RequestParam(defaultValue = "") String reason,
+            @RequestParam(defaultValue = "") String truly,
+            @RequestParam UUID token,
+            Station station) {
+        TrialRecord record = record(trial);
+        TrialId id = record.trial().id();
+        String why = Events.reason(reason, "pressed on the wrong brew");
+        brews.takeEndBack(id, number, why, truly(record, number, truly), station.signature(), token);
+        return "redirect:/trials/" + trial + "/brews";
+    }
+
+    private Optional<Instant> truly(TrialRecord record, int number, String typed) {
+        if (typed.isBlank()) {
+            return Optional.empty();
+        }
+        Instant at;
+        try {
+            at = LocalDateTime.parse(typed.strip())
+                    .atZone(record.trial().zone())
+                    .toInstant();
+        } catch (DateTimeParseException unreadable) {
+            throw new Refusal("“" + typed.strip() + "” is no day and time. Accepted: 2026-06-01T14:05, or nothing.");
+        }
+        TrialId id = record.trial().id();
+        List<BrewReading> log = brews.log(id);
+        UnitCode unit = log.stream()
+                .filter(visit -> visit.number() == number)
+                .findFirst()
+                .map(BrewReading::unit)
+                .orElseThrow(() -> new Refusal("There is no such visit. Reload the page."));
+        boolean early =
+                log.stream().filter(visit -> visit.unit().equals(unit)).allMatch(visit -> at.isBefore(visit.at()))
+                        && at.isBefore(BrewsPage.begun(record, plans.plan(id), unit));
+        if (early || at.isAfter(clock.instant())) {
+            throw new Refusal("Brew " + unit + " can't have ended then: that is "
+                    + (early ? "before it was begun" : "in the future") + ".");
+        }
+        return Optional.of(at);
     }
 
     /** All of them or none: one that was never begun, or ended before, ends nothing. */

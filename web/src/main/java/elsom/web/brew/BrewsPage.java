@@ -14,6 +14,7 @@ import elsom.web.kit.Json;
 import elsom.web.kit.Swatch;
 import elsom.web.kit.Times;
 import elsom.web.kit.TrialHeader;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -44,10 +45,19 @@ record BrewsPage(
         String ratios,
         boolean counted,
         UUID token) {
+    public boolean anyEnded() {
+        return brews.stream().anyMatch(brew -> brew.ending() > 0);
+    }
+
+    /** One for each brew, so that a press counts once. */
+    public UUID tokenOf(String code) {
+        return UUID.nameUUIDFromBytes((token + code).getBytes(StandardCharsets.UTF_8));
+    }
+
     private static final double SECONDS_AN_HOUR = 3600;
 
-    /** A brew. */
-    record BrewLine(String code, Swatch swatch, String begun, String state, String useBy, boolean open) {}
+    /** A brew; {@code ending}: the number of the visit that ended it, 0 where none did. */
+    record BrewLine(String code, Swatch swatch, String begun, String state, String useBy, boolean open, int ending) {}
 
     private record Panel(String label, List<Ratio> rows) {}
 
@@ -141,7 +151,20 @@ record BrewsPage(
                         .map(at ->
                                 "use by " + Times.dayAndTime(at, record.trial().zone()))
                         .orElse(""),
-                !ended);
+                !ended,
+                own.stream()
+                        .filter(BrewReading::ends)
+                        .mapToInt(BrewReading::number)
+                        .reduce(0, (earlier, later) -> later));
+    }
+
+    /** Whether something went into any of them. */
+    static boolean anyBegun(TrialRecord record, Plan plan, List<BrewReading> log, Instant now) {
+        return record.trial().started()
+                && (!log.isEmpty()
+                        || record.units().stream()
+                                .anyMatch(unit ->
+                                        !begun(record, plan, unit.code()).isAfter(now)));
     }
 
     static String state(BrewReading.@Nullable Decision decision) {

@@ -101,7 +101,7 @@ record VisitPage(
                         visit.foam() == null ? "" : Decimals.upTo(visit.foam(), 1) + " cm of foam",
                         visit.smell() == null ? "" : "smells " + visit.smell().label(),
                         visit.decision() == null ? "" : BrewsPage.state(visit.decision()),
-                        visit.reason().isEmpty() ? "" : "because: " + visit.reason())
+                        visit.reason().isEmpty() ? "" : (visit.decision() == null ? "" : "because: ") + visit.reason())
                 .filter(part -> !part.isEmpty())
                 .toList();
         return Times.dayAndTime(visit.at(), record.trial().zone()) + ": " + String.join(", ", parts);

@@ -22,6 +22,7 @@ import java.util.Optional;
  * @param says empty while it is blind
  * @param samples figures of each, of those who are done; empty while it is blind
  * @param points every taster's points or ranks by sample, or how many chose what, for the script; empty while it is blind
+ * @param told what was done besides tasting
  * @param trays what is served to whom, for the printed sheets
  */
 record SessionPage(
@@ -36,7 +37,8 @@ record SessionPage(
         Optional<PanelWords> says,
         List<SampleLine> samples,
         String points,
-        List<List<Tasting.Plate>> trays) {
+        List<List<Tasting.Plate>> trays,
+        List<String> told) {
     /** Figures of a sample. */
     record SampleLine(String name, String figure, String spread) {}
 
@@ -63,7 +65,8 @@ record SessionPage(
                 open ? Optional.of(PanelWords.of(tasted)) : Optional.empty(),
                 open ? lines(tasted) : List.of(),
                 open ? drawn(session.tasting(), tasted) : "",
-                session.tasting().served());
+                session.tasting().served(),
+                session.told());
     }
 
     private static String drawn(Tasting tasting, Tasted tasted) {

@@ -28,6 +28,7 @@ record TastePage(
         HAND_OVER,
         TASTING,
         DONE,
+        HANDED_ON,
         ALL_DONE
     }
 
@@ -56,7 +57,7 @@ record TastePage(
                 none
                         ? State.ALL_DONE
                         : session.round().done(taster)
-                                ? State.DONE
+                                ? session.handedOn().contains(taster) ? State.HANDED_ON : State.DONE
                                 : ready || given > 0 ? State.TASTING : State.HAND_OVER,
                 left,
                 given,

@@ -10,6 +10,7 @@ import elsom.web.kit.Times;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** What panels said of a trial's produce, as far as codes are told; fewer people than a panel say nothing in a report. */
@@ -42,7 +43,7 @@ class TastingChapter implements Chapters {
                         + Times.day(session.begunAt(), record.trial().zone()) + ", "
                         + session.tasted().done() + " tasters",
                 words.sentence(),
-                words.lines(),
+                Stream.concat(words.lines().stream(), session.told().stream()).toList(),
                 Chapter.Drawing.POINTS,
                 SessionPage.of(record, session, clock.instant()).points());
     }

@@ -96,15 +96,22 @@ class TastingController {
         return "redirect:/trials/" + trial + "/tasting/" + number + "/taste?ready=true&taster=" + taster;
     }
 
+    /** The phone goes to the next; what was said stands. */
+    @PostMapping("/{number}/handed")
+    String handOn(@PathVariable long trial, @PathVariable int number, @RequestParam int taster, Station station) {
+        tastings.handOn(new TrialId(trial), number, taster, station.signature());
+        return "redirect:/trials/" + trial + "/tasting/" + number + "/taste";
+    }
+
     @PostMapping("/{number}/again")
-    String again(@PathVariable long trial, @PathVariable int number, @RequestParam int taster) {
-        tastings.again(new TrialId(trial), number, taster);
+    String again(@PathVariable long trial, @PathVariable int number, @RequestParam int taster, Station station) {
+        tastings.again(new TrialId(trial), number, taster, station.signature());
         return "redirect:/trials/" + trial + "/tasting/" + number + "/taste?ready=true&taster=" + taster;
     }
 
     @PostMapping("/{number}/reveal")
-    String reveal(@PathVariable long trial, @PathVariable int number) {
-        tastings.reveal(new TrialId(trial), number);
+    String reveal(@PathVariable long trial, @PathVariable int number, Station station) {
+        tastings.reveal(new TrialId(trial), number, station.signature());
         return "redirect:/trials/" + trial + "/tasting/" + number;
     }
 

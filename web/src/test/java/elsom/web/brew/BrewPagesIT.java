@@ -20,6 +20,8 @@ import java.net.http.HttpResponse;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -121,7 +123,7 @@ class BrewPagesIT {
         assertThat(refused.body())
                 .contains("“some kelp” is not understood", "“water boiled” is not understood", "compost 15 g/L");
         assertThat(brews.recipe(first)).doesNotContain("some kelp");
-        assertThat(post("/recipe", Map.of("recipe", "compost 20 g/L\nkelp 2 g/L in kelp"))
+        assertThat(post("/recipe", Map.of("recipe", "compost 20 g/L\nkelp 2 g/L in kelp", "reason", "more of it"))
                         .statusCode())
                 .isEqualTo(302);
         assertThat(page("/recipe")).contains("200 g");
@@ -183,7 +185,7 @@ class BrewPagesIT {
     @Test
     void aBrewThatIsDoneRunsItsClockOnToday() throws Exception {
         run();
-        assertThat(web.get("/").body()).doesNotContain("Use brew");
+        assertThat(brews.toUse()).noneMatch(one -> one.trial().equals(first));
         post(
                 "/done",
                 Map.of(
@@ -226,10 +228,98 @@ class BrewPagesIT {
         post("/log/" + number + "/decide", stop);
         assertThat(post("/log/" + number + "/decide", stop).statusCode()).isEqualTo(422);
         assertThat(web.get("/").body()).doesNotContain("Use brew " + unit(3).code());
-        // What went in can't change any more.
-        HttpResponse<String> rewritten = post("/recipe", Map.of("recipe", ""));
-        assertThat(rewritten.statusCode()).isEqualTo(422);
-        assertThat(rewritten.body()).contains("what went into them can");
+    }
+
+    /** What went in is corrected with a reason, and what it said before stays: on its page, in the report and in the zip. */
+    @Test
+    void aRecipeIsCorrectedAndNeverRewritten() throws Exception {
+        run();
+        post(
+                "/done",
+                Map.of(
+                        "unit",
+                        unit(0).code().value(),
+                        "token",
+                        UUID.randomUUID().toString()));
+        String before = brews.recipe(first);
+        HttpResponse<String> silent = post("/recipe", Map.of("recipe", "compost 20 g/L"));
+        assertThat(silent.statusCode()).isEqualTo(422);
+        assertThat(silent.body()).contains("Say why it is corrected", "compost 20 g/L");
+        assertThat(post("/recipe", Map.of("recipe", "", "reason", "tidy")).body())
+                .contains("Something went into these brews");
+        assertThat(brews.recipe(first)).isEqualTo(before);
+        Map<String, String> form = Map.of(
+                "recipe",
+                "compost 20 g/L",
+                "reason",
+                "weighed 20",
+                "token",
+                UUID.randomUUID().toString());
+        assertThat(post("/recipe", form).statusCode()).isEqualTo(302);
+        assertThat(post("/recipe", form).statusCode()).isEqualTo(302);
+        assertThat(brews.corrections(first))
+                .singleElement()
+                .satisfies(one -> assertThat(one.was()).isEqualTo(before));
+        assertThat(page("/recipe"))
+                .contains("because: weighed 20.", before.lines().findFirst().orElseThrow());
+        assertThat(web.get("/trials/" + first + "/report.md").body()).contains("What was corrected", "weighed 20");
+        assertThat(web.inZip(first, "events.csv")).contains("RECIPE_CORRECTED", "weighed 20");
+    }
+
+    /** A press on the wrong brew, or hours late: the first end stays in the log, the true one counts. */
+    @Test
+    void anEndIsTakenBackWithItsReason() throws Exception {
+        run();
+        String code = unit(0).code().value();
+        post("/done", Map.of("unit", code, "token", UUID.randomUUID().toString()));
+        int number = brews.ended(first, unit(0).code()).orElseThrow().number();
+        Map<String, String> mistaken =
+                new HashMap<>(Map.of("token", UUID.randomUUID().toString()));
+        assertThat(post("/log/" + number + "/not-ended", mistaken).body()).contains("Say why it is changed");
+        mistaken.put("reason", "wrong brew");
+        mistaken.put("truly", "yesterday");
+        assertThat(post("/log/" + number + "/not-ended", mistaken).body()).contains("is no day and time");
+        mistaken.put("truly", "2019-01-01T00:00");
+        assertThat(post("/log/" + number + "/not-ended", mistaken).body()).contains("before it was begun");
+        mistaken.put("truly", "2999-01-01T00:00");
+        assertThat(post("/log/" + number + "/not-ended", mistaken).body()).contains("in the future");
+        mistaken.put("truly", "");
+        assertThat(post("/log/" + number + "/not-ended", mistaken).statusCode()).isEqualTo(302);
+        assertThat(post("/log/" + number + "/not-ended", mistaken).statusCode()).isEqualTo(302);
+        assertThat(brews.ended(first, unit(0).code())).isEmpty();
+        assertThat(web.get("/").body()).doesNotContain("Use brew " + code);
+        assertThat(page("")).contains("taken back that it was done: wrong brew");
+        assertThat(web.get("/trials/" + first + "/report.md").body()).contains("taken back that it was done");
+
+        post("/done", Map.of("unit", code, "token", UUID.randomUUID().toString()));
+        int late = brews.ended(first, unit(0).code()).orElseThrow().number();
+        Instant truly = clock.instant().minus(Duration.ofHours(3)).truncatedTo(ChronoUnit.MINUTES);
+        assertThat(post(
+                                "/log/" + late + "/not-ended",
+                                Map.of(
+                                        "reason",
+                                        "pressed late",
+                                        "truly",
+                                        LocalDateTime.ofInstant(
+                                                        truly,
+                                                        trials.key(first)
+                                                                .trial()
+                                                                .zone())
+                                                .toString(),
+                                        "token",
+                                        UUID.randomUUID().toString()))
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(brews.ended(first, unit(0).code()).orElseThrow().at()).isEqualTo(truly);
+        assertThat(post(
+                                "/log/" + late + "/not-ended",
+                                Map.of(
+                                        "reason",
+                                        "again",
+                                        "token",
+                                        UUID.randomUUID().toString()))
+                        .body())
+                .contains("no such end any more");
     }
 
     @Test

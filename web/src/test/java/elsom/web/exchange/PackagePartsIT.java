@@ -101,7 +101,7 @@ class PackagePartsIT {
         int pair = tastings.begin(
                 id, new Tasting(Tasting.Kind.PAIR, List.of("old, dry", "new"), 2, 5), "Bench A", UUID.randomUUID());
         tastings.answer(id, pair, 1, 1, 1);
-        tastings.reveal(id, pair);
+        tastings.reveal(id, pair, "Bench A");
         int ranking = tastings.begin(
                 id, new Tasting(Tasting.Kind.RANKING, List.of("a", "b", "c"), 2, 6), "Bench A", UUID.randomUUID());
         tastings.answer(id, ranking, 2, 2, 1);

@@ -57,7 +57,7 @@ class TastingJourneyIT extends BrowserTest {
                 button("I pressed the wrong one: again").click();
                 button(String.valueOf(Tasting.odd(served.get(1)).code())).click();
             }
-            link("Next taster").click();
+            button("Next taster").click();
         }
         assertThat(page.locator("h1")).hasText("All have tasted");
         link("What they said").click();
@@ -86,7 +86,7 @@ class TastingJourneyIT extends BrowserTest {
         isGoodForAll();
         page.locator(".plate").first().click();
         assertThat(page.locator("h1")).hasText("Thank you");
-        link("Next taster").click();
+        button("Next taster").click();
         link("What they said").click();
         assertThat(page.locator(".verdicts")).containsText("One taster’s vote is not a panel.");
     }
@@ -109,7 +109,7 @@ class TastingJourneyIT extends BrowserTest {
                 assertThat(page.locator("main")).not().containsText("strong");
                 page.locator(".nine button").nth(plate == 1 ? 1 : 3).click();
             }
-            link("Next taster").click();
+            button("Next taster").click();
         }
         link("What they said").click();
         assertThat(page.locator(".verdicts")).containsText("The place on the tray told");

@@ -131,8 +131,39 @@ class TastingPagesIT {
         HttpResponse<String> again = post("/" + number + "/taste", Map.of("taster", "1", "place", "0", "answer", "2"));
         assertThat(again.statusCode()).isEqualTo(422);
         assertThat(again.body()).contains("Taster 1 is done already");
+        assertThat(post("/" + number + "/taste", Map.of("taster", "2", "place", "0", "answer", "7"))
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(post("/" + number + "/taste", Map.of("taster", "2", "place", "0", "answer", "1"))
+                        .body())
+                .contains("has its points already");
         post("/" + number + "/again", Map.of("taster", "1"));
         assertThat(tastings.session(coriander, number).round().of(1)).isEmpty();
+    }
+
+    /** Taster 2 presses Back: the page of taster 1 wipes nothing once the phone was handed on. */
+    @Test
+    void whatATasterSaidStandsOnceThePhoneWasHandedOn() throws Exception {
+        int number = begun(Tasting.Kind.PAIR, List.of("plain", "weak"), 6);
+        post("/" + number + "/taste", Map.of("taster", "1", "place", "1"));
+        post("/" + number + "/again", Map.of("taster", "1"));
+        post("/" + number + "/taste", Map.of("taster", "1", "place", "0"));
+        assertThat(page("/" + number + "/taste?ready=true&taster=1")).contains("I pressed the wrong one");
+        post("/" + number + "/handed", Map.of("taster", "1"));
+        assertThat(page("/" + number + "/taste?ready=true&taster=1"))
+                .contains("The phone was handed on")
+                .doesNotContain("I pressed the wrong one");
+        HttpResponse<String> back = post("/" + number + "/again", Map.of("taster", "1"));
+        assertThat(back.statusCode()).isEqualTo(422);
+        assertThat(back.body()).contains("what taster 1 said stands");
+        assertThat(tastings.session(coriander, number).round().of(1)).containsOnlyKeys(0);
+        post("/" + number + "/reveal", Map.of());
+        post("/" + number + "/reveal", Map.of());
+        assertThat(page("/" + number))
+                .contains("Taster 1 began again", "when 1 of 6 were done")
+                .containsOnlyOnce("The codes were told");
+        assertThat(web.inZip(coriander, "events.csv"))
+                .contains("HANDED_ON," + number + "/1", "BEGUN_AGAIN," + number + "/1,{1=1.0}", "CODES_TOLD," + number);
     }
 
     @Test
