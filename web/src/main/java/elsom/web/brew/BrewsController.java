@@ -215,10 +215,10 @@ class BrewsController {
     }
 
     /** A brew ended by mistake goes on, or ended at another time; what was said first stays, with the reason. */
-    @PostMapping("/log/{number}/not-ended")
+    @PostMapping("/not-ended")
     String takeEndBack(
             @PathVariable long trial,
-            @PathVariable int number,
+            @RequestParam int number,
             @RequestParam(defaultValue = "") String reason,
             @RequestParam(defaultValue = "") String truly,
             @RequestParam UUID token,

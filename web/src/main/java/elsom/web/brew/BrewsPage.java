@@ -14,7 +14,6 @@ import elsom.web.kit.Json;
 import elsom.web.kit.Swatch;
 import elsom.web.kit.Times;
 import elsom.web.kit.TrialHeader;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -47,11 +46,6 @@ record BrewsPage(
         UUID token) {
     public boolean anyEnded() {
         return brews.stream().anyMatch(brew -> brew.ending() > 0);
-    }
-
-    /** One for each brew, so that a press counts once. */
-    public UUID tokenOf(String code) {
-        return UUID.nameUUIDFromBytes((token + code).getBytes(StandardCharsets.UTF_8));
     }
 
     private static final double SECONDS_AN_HOUR = 3600;

@@ -273,19 +273,19 @@ class BrewPagesIT {
         String code = unit(0).code().value();
         post("/done", Map.of("unit", code, "token", UUID.randomUUID().toString()));
         int number = brews.ended(first, unit(0).code()).orElseThrow().number();
-        Map<String, String> mistaken =
-                new HashMap<>(Map.of("token", UUID.randomUUID().toString()));
-        assertThat(post("/log/" + number + "/not-ended", mistaken).body()).contains("Say why it is changed");
+        Map<String, String> mistaken = new HashMap<>(Map.of(
+                "number", String.valueOf(number), "token", UUID.randomUUID().toString()));
+        assertThat(post("/not-ended", mistaken).body()).contains("Say why it is changed");
         mistaken.put("reason", "wrong brew");
         mistaken.put("truly", "yesterday");
-        assertThat(post("/log/" + number + "/not-ended", mistaken).body()).contains("is no day and time");
+        assertThat(post("/not-ended", mistaken).body()).contains("is no day and time");
         mistaken.put("truly", "2019-01-01T00:00");
-        assertThat(post("/log/" + number + "/not-ended", mistaken).body()).contains("before it was begun");
+        assertThat(post("/not-ended", mistaken).body()).contains("before it was begun");
         mistaken.put("truly", "2999-01-01T00:00");
-        assertThat(post("/log/" + number + "/not-ended", mistaken).body()).contains("in the future");
+        assertThat(post("/not-ended", mistaken).body()).contains("in the future");
         mistaken.put("truly", "");
-        assertThat(post("/log/" + number + "/not-ended", mistaken).statusCode()).isEqualTo(302);
-        assertThat(post("/log/" + number + "/not-ended", mistaken).statusCode()).isEqualTo(302);
+        assertThat(post("/not-ended", mistaken).statusCode()).isEqualTo(302);
+        assertThat(post("/not-ended", mistaken).statusCode()).isEqualTo(302);
         assertThat(brews.ended(first, unit(0).code())).isEmpty();
         assertThat(web.get("/").body()).doesNotContain("Use brew " + code);
         assertThat(page("")).contains("taken back that it was done: wrong brew");
@@ -295,8 +295,10 @@ class BrewPagesIT {
         int late = brews.ended(first, unit(0).code()).orElseThrow().number();
         Instant truly = clock.instant().minus(Duration.ofHours(3)).truncatedTo(ChronoUnit.MINUTES);
         assertThat(post(
-                                "/log/" + late + "/not-ended",
+                                "/not-ended",
                                 Map.of(
+                                        "number",
+                                        String.valueOf(late),
                                         "reason",
                                         "pressed late",
                                         "truly",
@@ -312,8 +314,10 @@ class BrewPagesIT {
                 .isEqualTo(302);
         assertThat(brews.ended(first, unit(0).code()).orElseThrow().at()).isEqualTo(truly);
         assertThat(post(
-                                "/log/" + late + "/not-ended",
+                                "/not-ended",
                                 Map.of(
+                                        "number",
+                                        String.valueOf(late),
                                         "reason",
                                         "again",
                                         "token",
