@@ -166,7 +166,7 @@ class ErrorPages {
     static boolean wantsJson(HttpServletRequest request) {
         String accept = request.getHeader("Accept");
         // A script is answered in what it sends, whatever it says it accepts.
-        return "/intake/readings".equals(request.getRequestURI())
+        return request.getRequestURI().startsWith("/intake/readings")
                 || (accept != null && accept.startsWith("application/json"));
     }
 }

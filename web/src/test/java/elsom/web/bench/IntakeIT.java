@@ -45,11 +45,18 @@ class IntakeIT {
     }
 
     private HttpResponse<String> send(String key, String value, String more) throws Exception {
-        String body = """
-                {"trial": %s, "unit": "%s", "look": 1, "endpoint": "tare-mass", "value": "%s"%s}""".formatted(trial, unit, value, more);
+        return sent(key, "/intake/readings", reading(unit, value, more));
+    }
+
+    private String reading(String code, String value, String more) {
+        return """
+                {"trial": %s, "unit": "%s", "look": 1, "endpoint": "tare-mass", "value": "%s"%s}""".formatted(trial, code, value, more);
+    }
+
+    private HttpResponse<String> sent(String key, String path, String body) throws Exception {
         return HttpClient.newHttpClient()
                 .send(
-                        HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/intake/readings"))
+                        HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
                                 .header("Authorization", "Bearer " + key)
                                 .header("Content-Type", "application/json")
                                 .POST(HttpRequest.BodyPublishers.ofString(body))
@@ -114,6 +121,46 @@ class IntakeIT {
                         HttpResponse.BodyHandlers.ofString());
         assertThat(nonsense.statusCode()).isBetween(400, 422);
         assertThat(nonsense.headers().firstValue("content-type").orElse("")).startsWith("application/json");
+    }
+
+    /** All of a batch or none of it, with each that can't be taken; sent again it changes nothing. */
+    @Test
+    void aBatchIsTakenTogetherOrNotAtAll() throws Exception {
+        String key = made();
+        String other = trials.snapshot(trial).units().get(1).code().value();
+        String token = ", \"token\": \"" + UUID.randomUUID() + "\"";
+        String good = reading(unit, "31.2 g", token);
+        HttpResponse<String> refused = sent(
+                key,
+                "/intake/readings/batch",
+                "{\"readings\": [" + good + ", " + reading(other, "heavy", "") + ", " + reading("Z99", "3 g", "")
+                        + ", {\"trial\": 987654, \"unit\": \"A11\", \"look\": 1, \"endpoint\": \"x\", \"value\": \"1\"}"
+                        + ", {}, null, " + reading(unit, "99.9 g", "") + "]}");
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body())
+                .contains("6 of 7 can't be taken, so none was.", "\"index\":1", "no unit Z99", "\"index\":6")
+                .contains("STALE")
+                .doesNotContain("\"index\":0");
+        assertThat(trials.snapshot(trial).readings()).isEmpty();
+        String batch = "{\"readings\": [" + good + ", "
+                + reading(
+                        other,
+                        "30,9",
+                        ", \"taken_at\": \"2020-01-01T00:00:00Z\", \"token\": \"" + UUID.randomUUID() + "\"")
+                + "]}";
+        HttpResponse<String> taken = sent(key, "/intake/readings/batch", batch);
+        assertThat(taken.statusCode()).isEqualTo(200);
+        assertThat(taken.body()).contains("\"taken\":true", "ODD", "is it of another one?");
+        assertThat(sent(key, "/intake/readings/batch", batch).statusCode()).isEqualTo(200);
+        assertThat(trials.snapshot(trial).readings()).hasSize(2);
+        assertThat(sent(key, "/intake/readings/batch", "{}").body()).contains("1 to 1000 readings, here are 0");
+        assertThat(sent("guessed", "/intake/readings/batch", batch).statusCode())
+                .isEqualTo(401);
+        assertThat(sent(key, "/intake/readings/batch", "[")
+                        .headers()
+                        .firstValue("content-type")
+                        .orElse(""))
+                .startsWith("application/json");
     }
 
     @Test
