@@ -2,11 +2,8 @@ package elsom.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStreamReader;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -14,7 +11,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
@@ -25,42 +21,22 @@ import org.junit.jupiter.api.io.TempDir;
 /** A real process, killed without warning while readings come in: what it said it saved is there afterwards. */
 @Timeout(120)
 class KilledProcessIT {
-    private static final Pattern PORT = Pattern.compile("Elsom is ready: http://127\\.0\\.0\\.1:(\\d+)");
     private static final Pattern CODE = Pattern.compile("data-unit=\"([A-Z][0-9]+)\"");
 
     @TempDir
     private Path home;
 
-    private final List<Process> started = new ArrayList<>();
+    private final List<RealElsom> started = new ArrayList<>();
 
-    private Web start() throws IOException {
-        Process process = new ProcessBuilder(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                        "-XX:TieredStopAtLevel=1",
-                        "-jar",
-                        Path.of("target", "elsom.jar").toAbsolutePath().toString(),
-                        "--elsom.home=" + home,
-                        "--elsom.demo=true",
-                        "--server.port=0")
-                .redirectErrorStream(true)
-                .start();
-        started.add(process);
-        BufferedReader out =
-                new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
-        StringBuilder said = new StringBuilder();
-        for (String line = out.readLine(); line != null; line = out.readLine()) {
-            said.append(line).append('\n');
-            Matcher port = PORT.matcher(line);
-            if (port.find()) {
-                return new Web(Integer.parseInt(port.group(1)));
-            }
-        }
-        throw new IllegalStateException("it did not start:\n" + said);
+    private RealElsom start() throws IOException {
+        RealElsom elsom = RealElsom.start(home, List.of("-XX:TieredStopAtLevel=1"));
+        started.add(elsom);
+        return elsom;
     }
 
     @AfterEach
     void stopAll() {
-        started.forEach(Process::destroyForcibly);
+        started.forEach(RealElsom::close);
     }
 
     private static Map<String, String> entry(String unit, String text) {
@@ -79,7 +55,7 @@ class KilledProcessIT {
 
     @Test
     void losesNothingItSaidItHadSaved() throws Exception {
-        Web web = start();
+        Web web = start().web();
         String bench = web.get("/trials/2/bench?look=6").body();
         List<String> todo = new ArrayList<>();
         Matcher codes = CODE.matcher(bench);
@@ -95,10 +71,9 @@ class KilledProcessIT {
             }
         }
         assertThat(saved).hasSizeGreaterThan(8);
-        started.get(0).destroyForcibly();
-        assertThat(started.get(0).waitFor(20, TimeUnit.SECONDS)).isTrue();
+        started.get(0).kill();
 
-        String csv = start().get("/trials/2/readings.csv").body();
+        String csv = start().web().get("/trials/2/readings.csv").body();
         saved.forEach((unit, text) -> assertThat(csv.lines())
                 .as("%s = %s", unit, text)
                 .anyMatch(line ->
