@@ -8,12 +8,6 @@ import elsom.web.trial.Trials;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.ResultSet;
-import java.sql.SQLException;
-import java.sql.Statement;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.IntStream;
@@ -29,9 +23,6 @@ import org.springframework.context.ConfigurableApplicationContext;
  * reading is another, and every trial can be read. The files are {@code stores/V1.zip} and so on, of a compacted store.
  */
 class ReleasedStoresIT {
-    private static final String READINGS =
-            "select id, trial_id, unit_code, look, endpoint, sub_reading, stored_value, typed_text from reading order by id";
-
     @TempDir
     private Path home;
 
@@ -44,22 +35,6 @@ class ReleasedStoresIT {
         }
     }
 
-    private List<String> rows(String query) throws SQLException {
-        List<String> rows = new ArrayList<>();
-        try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + home.resolve("elsom"), "elsom", "");
-                Statement sql = connection.createStatement();
-                ResultSet row = sql.executeQuery(query)) {
-            while (row.next()) {
-                List<String> cells = new ArrayList<>();
-                for (int i = 1; i <= row.getMetaData().getColumnCount(); i++) {
-                    cells.add(row.getString(i));
-                }
-                rows.add(String.join("|", cells));
-            }
-        }
-        return rows;
-    }
-
     /** All of them where all is run; the first, one in the middle and the last where a developer waits. */
     static IntStream released() {
         return Boolean.getBoolean("elsom.whole") ? IntStream.rangeClosed(1, 18) : IntStream.of(1, 9, 18);
@@ -69,10 +44,10 @@ class ReleasedStoresIT {
     @MethodSource("released")
     void aStoreOfEveryReleaseOpens(int version) throws Exception {
         unpack(version);
-        assertThat(rows("select max(cast(\"version\" as integer)) from \"flyway_schema_history\""))
+        assertThat(StoreFile.in(home).rows("select max(cast(\"version\" as integer)) from \"flyway_schema_history\""))
                 .containsExactly(String.valueOf(version));
-        List<String> before = rows(READINGS);
-        List<String> trials = rows("select id, question from trial order by id");
+        List<String> before = StoreFile.in(home).readings();
+        List<String> trials = StoreFile.in(home).rows("select id, question from trial order by id");
         try (ConfigurableApplicationContext app = new SpringApplicationBuilder(ElsomApplication.class)
                 .run("--elsom.home=" + home, "--server.port=0", "--elsom.warm=false")) {
             Web web = new Web(
@@ -87,6 +62,6 @@ class ReleasedStoresIT {
                 assertThat(web.get(page).statusCode()).as(page).isEqualTo(200);
             }
         }
-        assertThat(rows(READINGS)).isNotEmpty().isEqualTo(before);
+        assertThat(StoreFile.in(home).readings()).isNotEmpty().isEqualTo(before);
     }
 }
