@@ -6,6 +6,7 @@ import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Look;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
+import elsom.web.platform.ReadingLimits;
 import java.io.IOException;
 import java.io.StringReader;
 import java.util.ArrayList;
@@ -30,8 +31,6 @@ record CountsFile(List<String> headers, List<List<String>> rows, Map<String, Str
     static final String SAMPLE = "sample";
     static final String LEAVE = "leave";
 
-    private static final int MOST_ROWS = 2000;
-
     /** A count to enter. */
     record Count(ReadingRef ref, double value, String text) {}
 
@@ -54,7 +53,7 @@ record CountsFile(List<String> headers, List<List<String>> rows, Map<String, Str
                 .get();
         try (CSVParser parser = format.parse(new StringReader(text))) {
             List<CSVRecord> all = parser.getRecords();
-            if (all.size() < 2 || all.get(0).size() < 2 || all.size() > MOST_ROWS) {
+            if (all.size() < 2 || all.get(0).size() < 2 || all.size() > ReadingLimits.COUNTS) {
                 return Optional.empty();
             }
             List<String> headers = all.get(0).toList();

@@ -32,7 +32,6 @@ import org.apache.commons.csv.CSVRecord;
  * that a file of any length takes little memory.
  */
 public final class CsvTable {
-    static final int LARGEST_BYTES = 4 * 1024 * 1024;
     private static final int MOST_PROBLEMS = 200;
     private static final Pattern WHOLE = Pattern.compile("-?[0-9]{1,9}");
     private static final int LONGEST_CELL = 500_000;
@@ -143,9 +142,6 @@ public final class CsvTable {
         for (Throwable cause = malformed; cause != null; cause = cause.getCause()) {
             if (cause instanceof CharacterCodingException) {
                 return "This is not a text file in UTF-8. Save the table as CSV in UTF-8 and send that.";
-            }
-            if (cause instanceof Limited.TooLong tooLong) {
-                return tooLong.message();
             }
             if (cause instanceof ReadingLimits.Passed passed) {
                 return passed.message();

@@ -4,6 +4,7 @@ import elsom.core.trial.Reading;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.TrialHeader;
+import elsom.web.platform.ReadingLimits;
 import elsom.web.platform.Station;
 import elsom.web.trial.Logbook;
 import elsom.web.trial.Plans;
@@ -34,7 +35,6 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 class ExchangeController {
     private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
-    private static final long LARGEST_CSV = 64L * 1024 * 1024;
     private static final MediaType ZIP = MediaType.parseMediaType("application/zip");
 
     private final Trials trials;
@@ -105,8 +105,10 @@ class ExchangeController {
         List<BadRow> problems = new ArrayList<>();
         ReadingsCsv.Incoming incoming = ReadingsCsv.read(
                 record,
-                new Limited(
-                        file.getInputStream(), LARGEST_CSV, "The file is larger than " + PackageZip.LARGEST_ZIP + "."),
+                ReadingLimits.Bytes.of(
+                        file.getInputStream(),
+                        ReadingLimits.READINGS,
+                        "The file is larger than " + PackageZip.LARGEST_ZIP + "."),
                 station.signature(),
                 clock.instant(),
                 problems);

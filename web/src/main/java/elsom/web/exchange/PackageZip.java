@@ -1,6 +1,7 @@
 package elsom.web.exchange;
 
 import elsom.core.trial.Reading;
+import elsom.web.platform.ReadingLimits;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -22,8 +23,6 @@ import tools.jackson.databind.json.JsonMapper;
  */
 final class PackageZip {
     static final String LARGEST_ZIP = "64 MB";
-    private static final int LARGEST_ENTRY = CsvTable.LARGEST_BYTES;
-    private static final long LARGEST_READINGS = 128L * 1024 * 1024;
 
     private final Set<String> beside;
     private final List<BadRow> problems;
@@ -98,13 +97,18 @@ final class PackageZip {
         }
         if (name.equals(PackageFile.READINGS.path())) {
             readings = TrialPackageReader.readings(
-                    new Limited(in, LARGEST_READINGS, "It unpacks to more than 128 MB, which no trial's readings do."),
+                    ReadingLimits.Bytes.of(
+                            in,
+                            ReadingLimits.PACKED_READINGS,
+                            "It unpacks to more than 128 MB, which no trial's readings do."),
                     problems);
             return true;
         }
-        byte[] bytes = in.readNBytes(LARGEST_ENTRY + 1);
-        if (bytes.length > LARGEST_ENTRY) {
-            problems.add(new BadRow(name, 0, "Unpacks to more than 4 MB, which no trial does."));
+        byte[] bytes;
+        try {
+            bytes = ReadingLimits.whole(in, ReadingLimits.PACKED, "Unpacks to more than 4 MB, which no trial does.");
+        } catch (ReadingLimits.Passed passed) {
+            problems.add(new BadRow(name, 0, passed.message()));
             return false;
         }
         if (descriptor) {

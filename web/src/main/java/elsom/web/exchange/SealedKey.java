@@ -1,5 +1,6 @@
 package elsom.web.exchange;
 
+import elsom.web.platform.ReadingLimits;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -19,7 +20,6 @@ import java.util.zip.ZipOutputStream;
  */
 final class SealedKey {
     static final String PATH = "key.sealed";
-    private static final int LARGEST = CsvTable.LARGEST_BYTES;
 
     private SealedKey() {}
 
@@ -43,8 +43,10 @@ final class SealedKey {
         try (ZipInputStream in = new ZipInputStream(
                 new ByteArrayInputStream(Base64.getMimeDecoder().decode(sealed)))) {
             for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
-                byte[] bytes = in.readNBytes(LARGEST + 1);
-                if (!expected.contains(entry.getName()) || bytes.length > LARGEST || files.size() > expected.size()) {
+                byte[] bytes = in.readNBytes(ReadingLimits.PACKED + 1);
+                if (!expected.contains(entry.getName())
+                        || bytes.length > ReadingLimits.PACKED
+                        || files.size() > expected.size()) {
                     problems.add(new BadRow(PATH, 0, "It holds something that does not belong there."));
                     return files;
                 }

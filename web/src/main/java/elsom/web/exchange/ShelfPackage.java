@@ -9,6 +9,7 @@ import elsom.core.material.Use;
 import elsom.core.material.UseBound;
 import elsom.core.mix.Property;
 import elsom.core.mix.Quarantine;
+import elsom.web.platform.ReadingLimits;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -36,7 +37,6 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** A whole shelf as a zip of CSV files with a datapackage.json; a trial's package holds the same tables of its own lots. */
 final class ShelfPackage {
-    private static final int LARGEST_ENTRY = 32 * 1024 * 1024;
 
     private ShelfPackage() {}
 
@@ -140,8 +140,8 @@ final class ShelfPackage {
             for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
                 String name = entry.getName();
                 if (PackageFile.at(name).filter(PackageFile.OF_SHELF::contains).isPresent()) {
-                    byte[] bytes = in.readNBytes(LARGEST_ENTRY + 1);
-                    if (bytes.length > LARGEST_ENTRY || files.put(name, bytes) != null) {
+                    byte[] bytes = in.readNBytes(ReadingLimits.PACKED_SHELF + 1);
+                    if (bytes.length > ReadingLimits.PACKED_SHELF || files.put(name, bytes) != null) {
                         problems.add(new BadRow(name, 0, "Is there twice, or unpacks to more than 32 MB."));
                         return files;
                     }

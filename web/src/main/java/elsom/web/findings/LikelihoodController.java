@@ -4,6 +4,7 @@ import elsom.core.diagnosis.Cause;
 import elsom.core.diagnosis.IndicatorGroup;
 import elsom.core.diagnosis.Likelihoods;
 import elsom.core.quantity.Decimals;
+import elsom.web.platform.ReadingLimits;
 import elsom.web.platform.Refusal;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -25,8 +26,6 @@ import org.springframework.web.servlet.ModelAndView;
 /** The table that causes of injury are judged by, to be seen, taken out and replaced. */
 @Controller
 class LikelihoodController {
-    private static final int LARGEST = 200_000;
-
     private final LikelihoodTable table;
 
     LikelihoodController(LikelihoodTable table) {
@@ -73,7 +72,7 @@ class LikelihoodController {
 
     @PostMapping("/likelihoods")
     ModelAndView replace(@RequestParam MultipartFile file) throws IOException {
-        if (file.getSize() > LARGEST) {
+        if (file.getSize() > ReadingLimits.LIKELIHOODS) {
             throw new Refusal("The table has some forty rows; this file has more than 200 kB, so it is another.");
         }
         try {

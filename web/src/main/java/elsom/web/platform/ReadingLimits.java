@@ -45,6 +45,24 @@ public final class ReadingLimits {
     /** Bytes of a table that is read whole, such as a lab sheet. */
     public static final long SMALL_TABLE = 2L << 20;
 
+    /** Bytes of a file of readings, and of readings in a trial's zip, unpacked. */
+    public static final long READINGS = 64L << 20;
+
+    public static final long PACKED_READINGS = 128L << 20;
+
+    /** Bytes of another table of a trial's zip, or of the shelf's. */
+    public static final int PACKED = 4 << 20;
+
+    public static final int PACKED_SHELF = 32 << 20;
+
+    /** Bytes of a table of likelihoods, which has some forty rows. */
+    public static final long LIKELIHOODS = 200_000;
+
+    /** Rows of a laboratory's answer, and of its counts. */
+    public static final int ANSWERS = 5000;
+
+    public static final int COUNTS = 2000;
+
     /** Bytes of a photo as a camera writes it. */
     public static final long PHOTO = 40L << 20;
 
@@ -52,6 +70,19 @@ public final class ReadingLimits {
     public static final Duration LOOK = Duration.ofSeconds(20);
 
     private ReadingLimits() {}
+
+    /**
+     * All of a small file.
+     *
+     * @throws Passed where there is more of it
+     */
+    public static byte[] whole(InputStream in, int most, String passed) throws IOException {
+        byte[] bytes = in.readNBytes(most + 1);
+        if (bytes.length > most) {
+            throw new Passed(passed);
+        }
+        return bytes;
+    }
 
     /** A limit that a file passes, in words. */
     public static final class Passed extends IOException {
@@ -114,20 +145,32 @@ public final class ReadingLimits {
         }
     }
 
-    /** Bytes that may not be more than a limit, whatever a file says of itself, nor take longer than a look. */
+    /** Bytes that may not be more than a limit, whatever a file says of itself. */
     public static final class Bytes extends FilterInputStream {
         private static final long A_PIECE = 8L << 20;
 
         private final long most;
         private final String what;
+        private final boolean looked;
         private final long until = System.nanoTime() + LOOK.toNanos();
         private long read;
         private long since;
 
-        public Bytes(InputStream in, long most, String what) {
+        private Bytes(InputStream in, long most, String what, boolean looked) {
             super(in);
             this.most = most;
             this.what = what;
+            this.looked = looked;
+        }
+
+        /** What is read row by row for as long as it takes. */
+        public static Bytes of(InputStream in, long most, String passed) {
+            return new Bytes(in, most, passed, false);
+        }
+
+        /** What is walked through before it is read: it may take no longer than a look, and its pieces end. */
+        public static Bytes looked(InputStream in, long most, String passed) {
+            return new Bytes(in, most, passed, true);
         }
 
         /** A piece was understood. */
@@ -138,10 +181,10 @@ public final class ReadingLimits {
         private void count(long bytes) throws IOException {
             read += Math.max(0, bytes);
             since += Math.max(0, bytes);
-            if (read > most || since > A_PIECE) {
+            if (read > most || (looked && since > A_PIECE)) {
                 throw new Passed(what);
             }
-            if (System.nanoTime() > until) {
+            if (looked && System.nanoTime() > until) {
                 throw new Passed("Reading it takes longer than " + LOOK.toSeconds() + " seconds.");
             }
         }

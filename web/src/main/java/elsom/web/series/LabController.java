@@ -15,6 +15,7 @@ import elsom.web.kit.ClosedPage;
 import elsom.web.kit.Times;
 import elsom.web.kit.TrialHeader;
 import elsom.web.platform.NotFound;
+import elsom.web.platform.ReadingLimits;
 import elsom.web.platform.Refusal;
 import elsom.web.platform.Station;
 import elsom.web.trial.Plans;
@@ -47,7 +48,6 @@ import org.springframework.web.servlet.ModelAndView;
 /** Samples to a laboratory: a slip to print and put in the parcel, and the simulated laboratory's answer days later. */
 @Controller
 class LabController {
-    private static final int MOST_SAMPLES = 5000;
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm", Locale.ENGLISH);
 
     private final Trials trials;
@@ -224,7 +224,7 @@ class LabController {
         try {
             TableRows.read(upload.file(), (row, cells, share) -> {
                 rows.add(cells);
-                return rows.size() <= MOST_SAMPLES;
+                return rows.size() <= ReadingLimits.ANSWERS;
             });
             if (rows.isEmpty()) {
                 throw new TableRows.NoTable("There is no table in it.");
@@ -234,8 +234,9 @@ class LabController {
         } finally {
             uploads.forget(upload.id());
         }
-        if (rows.size() > MOST_SAMPLES) {
-            return refused(record, "The file has more than " + MOST_SAMPLES + " rows: that is no answer to a slip.");
+        if (rows.size() > ReadingLimits.ANSWERS) {
+            return refused(
+                    record, "The file has more than " + ReadingLimits.ANSWERS + " rows: that is no answer to a slip.");
         }
         Headings head = Headings.of(rows);
         return taken(record, slip, head, rows.subList(head.rows(), rows.size()));

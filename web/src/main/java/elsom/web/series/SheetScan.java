@@ -65,7 +65,7 @@ final class SheetScan {
     }
 
     private void small(ZipEntry entry) throws IOException {
-        try (InputStream in = new ReadingLimits.Bytes(
+        try (InputStream in = ReadingLimits.Bytes.looked(
                 zip.getInputStream(entry),
                 ReadingLimits.PART,
                 "The spreadsheet is too large once unpacked: “" + shortened(entry.getName()) + "”.")) {
@@ -84,7 +84,7 @@ final class SheetScan {
             return;
         }
         int found = 0;
-        try (ReadingLimits.Bytes in = new ReadingLimits.Bytes(
+        try (ReadingLimits.Bytes in = ReadingLimits.Bytes.looked(
                 zip.getInputStream(entry), bytes, "The spreadsheet holds too many " + what + " once unpacked.")) {
             XMLStreamReader reader = PARSERS.createXMLStreamReader(in);
             while (reader.hasNext()) {
@@ -145,7 +145,7 @@ final class SheetScan {
         long rows = 0;
         int cells = 0;
         int text = 0;
-        try (ReadingLimits.Bytes in = new ReadingLimits.Bytes(
+        try (ReadingLimits.Bytes in = ReadingLimits.Bytes.looked(
                 zip.getInputStream(sheet),
                 ReadingLimits.SHEET,
                 "The spreadsheet is too large once unpacked. Save the sheet as CSV and send that.")) {

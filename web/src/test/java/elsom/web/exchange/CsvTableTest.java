@@ -3,9 +3,11 @@ package elsom.web.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import elsom.web.platform.ReadingLimits;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -82,16 +84,16 @@ class CsvTableTest {
 
     @Test
     void aStreamEndsWhereItsLimitIs() throws IOException {
-        Limited exact = new Limited(new ByteArrayInputStream(new byte[100]), 100, "too long");
+        InputStream exact = ReadingLimits.Bytes.of(new ByteArrayInputStream(new byte[100]), 100, "too long");
         assertThat(exact.readAllBytes()).hasSize(100);
-        Limited one = new Limited(new ByteArrayInputStream(new byte[101]), 100, "too long");
+        InputStream one = ReadingLimits.Bytes.of(new ByteArrayInputStream(new byte[101]), 100, "too long");
         assertThatThrownBy(one::readAllBytes)
-                .isInstanceOf(Limited.TooLong.class)
+                .isInstanceOf(ReadingLimits.Passed.class)
                 .hasMessage("too long");
-        Limited bytewise = new Limited(new ByteArrayInputStream(new byte[3]), 2, "too long");
+        InputStream bytewise = ReadingLimits.Bytes.of(new ByteArrayInputStream(new byte[3]), 2, "too long");
         assertThat(bytewise.read()).isZero();
         assertThat(bytewise.read()).isZero();
-        assertThatThrownBy(bytewise::read).isInstanceOf(Limited.TooLong.class);
+        assertThatThrownBy(bytewise::read).isInstanceOf(ReadingLimits.Passed.class);
     }
 
     @Test
