@@ -1,4 +1,8 @@
-// What every page can do: open dialogs, "/" to search, "?" for its keys, print.
+// What every page can do: open dialogs, "/" to search, "?" for its keys, print, say that the next one takes a while.
+
+import { tellWhileWorking } from './working.js';
+
+tellWhileWorking();
 
 /** True while a key press belongs to a text field. */
 export function typing(target) {

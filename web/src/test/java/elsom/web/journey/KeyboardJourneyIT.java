@@ -105,7 +105,7 @@ class KeyboardJourneyIT extends BrowserTest {
             enter(link("I am ready"));
             enter(page.locator(".plate").first());
             assertThat(page.locator("h1")).hasText("Thank you");
-            enter(link("Next taster"));
+            enter(button("Next taster"));
             enter(taster == 2 ? link("Rather not: to taster 3") : link("Rather not: back to the tasting"));
         }
         assertThat(page.locator("main")).containsText("Blind: 2 of 3 are done");
