@@ -37,14 +37,14 @@ async function keepBenches(trial) {
   ]);
 }
 
-/** A kept page says so, and from when it is. */
-async function asKept(name) {
+/** A kept page says so, and from when it is; one in the place of an answer says that nothing was taken. */
+async function asKept(name, sent = false) {
   const kept = await caches.match(name, { cacheName: KEPT });
   if (!kept) return null;
   const html = await kept.text();
   const policy = kept.headers.get('content-security-policy');
   const headers = { 'Content-Type': 'text/html;charset=UTF-8', ...(policy && { 'Content-Security-Policy': policy }) };
-  return new Response(html.replace('<body', `<body data-kept="${Date.parse(kept.headers.get('date'))}"`), { headers });
+  return new Response(html.replace('<body', `<body data-kept="${Date.parse(kept.headers.get('date'))}"${sent ? ' data-sent' : ''}`), { headers });
 }
 
 const late = (milliseconds) => new Promise((_, reject) => setTimeout(() => reject(new Error('no answer in time')), milliseconds));
@@ -59,6 +59,15 @@ async function page(request) {
     return answer;
   } catch {
     return (name && await asKept(name)) ?? await asKept(OFFLINE) ?? Response.error();
+  }
+}
+
+/** A form: what is typed in it stays in the page that Back leads to. */
+async function form(request) {
+  try {
+    return await fetch(request);
+  } catch {
+    return await asKept(OFFLINE, true) ?? Response.error();
   }
 }
 
@@ -96,7 +105,9 @@ self.addEventListener('message', (event) => {
 self.addEventListener('fetch', (event) => {
   const { request } = event;
   const url = new URL(request.url);
-  if (request.method !== 'GET' || url.origin !== self.location.origin) return;
+  if (url.origin !== self.location.origin) return;
+  if (request.method === 'POST' && request.mode === 'navigate') event.respondWith(form(request));
+  if (request.method !== 'GET') return;
   if (request.mode === 'navigate') event.respondWith(page(request));
   else if (FILE.test(url.pathname)) event.respondWith(file(request));
 });

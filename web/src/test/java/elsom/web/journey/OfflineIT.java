@@ -123,6 +123,16 @@ class OfflineIT extends BrowserTest {
         assertThat(page.locator("#waiting")).containsText("3 photos wait");
         isAccessible();
 
+        // A form that has no queue: nothing is taken, and what was typed is where Back leads to.
+        page.navigate(bench);
+        page.evaluate("""
+                const form = document.createElement('form');
+                form.method = 'post';
+                form.action = '/trials/1/brews/recipe';
+                document.body.append(form);
+                form.submit()""");
+        assertThat(page.getByText("What you sent was not taken.")).isVisible();
+
         ReadingRef overtaken = new ReadingRef(new UnitCode(codes.get(2)), look, endpoint);
         Instant now = Instant.now();
         logbook.enterAll(
