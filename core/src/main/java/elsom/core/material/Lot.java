@@ -34,7 +34,9 @@ public record Lot(
         String recipe,
         List<LotFigure> figures) {
     private static final Comparator<LotFigure> TRUST =
-            Comparator.comparing(LotFigure::origin, Comparator.reverseOrder()).thenComparing(LotFigure::on);
+            Comparator.comparing(LotFigure::origin, Comparator.reverseOrder())
+                    .thenComparing(LotFigure::carriedOver, Comparator.reverseOrder())
+                    .thenComparing(LotFigure::on);
 
     public Lot {
         Bounds.name("a lot", name, Bounds.NAME);
@@ -65,7 +67,10 @@ public record Lot(
         return new Lot(name, material, kind, received, source, prepared, cautions, recipe, known);
     }
 
-    /** The figure to go by: the best trusted origin, and of its figures the latest. */
+    /**
+     * The figure to go by: the best trusted origin, and of its figures what was measured as it is told before what was carried
+     * over from another extract, and then the latest.
+     */
     public Optional<LotFigure> best(Property property) {
         return figures.stream().filter(figure -> figure.property() == property).max(TRUST);
     }

@@ -1,11 +1,13 @@
 package elsom.core.material;
 
+import elsom.core.chemistry.Extract;
 import elsom.core.mix.Property;
 import elsom.core.quantity.Bounds;
 import elsom.core.quantity.Decimals;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDate;
+import java.util.Arrays;
 
 /**
  * One figure of a lot, with where it comes from.
@@ -19,6 +21,9 @@ public record LotFigure(
         Property property, double value, Origin origin, String said, LocalDate on, double depthCm, long trial) {
     /** How deep a medium usually stands when water and air are told without a depth, cm. */
     public static final double USUAL_DEPTH_CM = 10;
+
+    /** What is said of how it was measured begins so. */
+    static final String BY = "by ";
 
     private static final double DEEPEST_CM = 300;
 
@@ -41,6 +46,14 @@ public record LotFigure(
         return property.byDepth()
                 && (origin == Origin.MEASURED || origin == Origin.LAB)
                 && Math.abs(depthCm - otherCm) < AtDepth.ALIKE_CM;
+    }
+
+    /** Whether it is an EC that was measured in another extract than it is told as, and carried over. */
+    boolean carriedOver() {
+        return property == Property.EC
+                && Arrays.stream(Extract.values())
+                        .filter(extract -> extract != Extract.ONE_TO_FIVE)
+                        .anyMatch(extract -> said.endsWith(BY + extract.code()));
     }
 
     /** The same, whatever its trial's number is in this store. */

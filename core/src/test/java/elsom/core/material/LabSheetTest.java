@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import elsom.core.mix.Property;
+import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -22,6 +24,18 @@ class LabSheetTest {
         assertThat(density.figure().value()).isEqualTo(520);
         assertThat(density.figure().said()).isEqualTo("sheet 118, by dried at 105 °C");
         assertThat(sheet.rows().get(3).figure().origin()).isEqualTo(Origin.LABEL);
+    }
+
+    /** A direct 1:5 goes before a saturated extract that was carried over, however new that is. */
+    @Test
+    void whatWasMeasuredAsItIsToldGoesBeforeWhatWasCarriedOver() {
+        List<LotFigure> figures = Stream.of(
+                        "A,A,compost,ec,0.6,mS/cm,1:5,2026-05-04,s", "A,A,compost,ec,4,mS/cm,Saturated,2026-09-04,s")
+                .map(line -> LabSheet.read(HEAD + line + "\n").rows().get(0).figure())
+                .toList();
+        Lot lot = Lot.named("A", "A", MaterialKind.COMPOST).with(figures);
+        assertThat(lot.value(Property.EC)).hasValue(0.6);
+        assertThat(lot.with(figures.subList(1, 2)).value(Property.EC).orElseThrow()).isGreaterThan(0.6);
     }
 
     /** Class limits of Cavins et al. 2000: 2.0 mS/cm of the saturated medium and 0.35 of the 1:5 extract are the same. */
