@@ -2,6 +2,8 @@ package elsom.core.plan;
 
 import elsom.core.mix.Mix;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Dimension;
+import elsom.core.quantity.Quantity;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.trial.Container;
 import elsom.core.trial.ExperimentalUnit;
@@ -50,6 +52,7 @@ public final class Needs {
             made.seed();
         }
         made.liquids();
+        made.dosesByPlace();
         made.containers(drawn.units().size());
         return List.copyOf(made.needs);
     }
@@ -201,6 +204,53 @@ public final class Needs {
                         Term.given("spare", plan.pots().spare(), UnitOfMeasure.FRACTION, 0),
                         Term.given("dose", strength, factor.unit(), 3)),
                 Decimals.upTo(batch, 2) + " L · " + Decimals.upTo(each, 3) + (grams ? " g/L" : " mL/L")));
+    }
+
+    /** Doses that are so much for each unit, or for its surface: they have no litre to be in. */
+    private void dosesByPlace() {
+        for (int i = 0; i < treatments.size(); i++) {
+            PlannedTreatment treatment = treatments.get(i);
+            for (int f = 0; f < treatment.levels().size(); f++) {
+                Factor factor = plan.treatments().factors().get(f);
+                Double dose = factor.levels().get(treatment.levels().get(f)).amount();
+                if (factor.kind() == FactorKind.DOSE && dose != null && dose > 0) {
+                    doseByPlace(treatment, factor, dose, units(i + 1));
+                }
+            }
+        }
+    }
+
+    private void doseByPlace(PlannedTreatment treatment, Factor factor, double dose, int units) {
+        Container container = plan.container(treatment);
+        double squareMetres = container.areaCm2(container.depthCm()) / 10_000;
+        Quantity each = switch (factor.unit()) {
+            case GRAM_PER_SQUARE_METRE -> new Quantity(dose * squareMetres, UnitOfMeasure.GRAM);
+            case KILOGRAM_PER_SQUARE_METRE -> new Quantity(dose * squareMetres, UnitOfMeasure.KILOGRAM);
+            case LITRE_PER_SQUARE_METRE -> new Quantity(dose * squareMetres, UnitOfMeasure.LITRE);
+            default -> new Quantity(dose, factor.unit());
+        };
+        boolean weighed = each.unit().dimension() == Dimension.MASS;
+        if (!weighed && each.unit().dimension() != Dimension.VOLUME) {
+            return;
+        }
+        boolean byArea = each.unit() != factor.unit();
+        UnitOfMeasure unit = weighed ? UnitOfMeasure.GRAM : UnitOfMeasure.MILLILITRE;
+        double measure = each.in(unit).value();
+        List<Term> terms = new ArrayList<>(List.of(
+                Term.given("units", units, UnitOfMeasure.COUNT, 0), Term.given("dose", dose, factor.unit(), 3)));
+        if (byArea) {
+            terms.add(Term.given("surface of a unit", squareMetres, UnitOfMeasure.SQUARE_METRE, 4));
+        }
+        terms.add(Term.given("spare", plan.pots().spare(), UnitOfMeasure.FRACTION, 0));
+        needs.add(need(
+                weighed ? Need.Kind.ADDITION : Need.Kind.LIQUID,
+                factor.name() + " in " + treatment.name(),
+                units * measure * (1 + plan.pots().spare()),
+                unit,
+                (byArea ? "units · dose · surface at the brim" : "units · dose") + " · (1 + spare), given once",
+                terms,
+                units + " · " + Decimals.upTo(measure, 3) + " " + unit.symbol() + " · "
+                        + Decimals.upTo(1 + plan.pots().spare(), 2)));
     }
 
     private void liquids() {

@@ -72,6 +72,30 @@ class NeedsTest {
         assertThat(stock.unit()).isEqualTo(UnitOfMeasure.MILLILITRE);
     }
 
+    /** 4 pots · 2 teaspoons of 4.929 mL · 1.1; and 4 pots of 9 cm across · 150 g/m² · 1.1, 63.6 cm² each. */
+    @Test
+    void dosesForEachUnitAndForItsSurfaceAreBoughtToo() {
+        assertThat(bySpoon(UnitOfMeasure.TEASPOON, 2).unit()).isEqualTo(UnitOfMeasure.MILLILITRE);
+        assertThat(bySpoon(UnitOfMeasure.TEASPOON, 2).amount()).isCloseTo(43.37, within(0.01));
+        double top = APlan.POT.areaCm2(APlan.POT.depthCm()) / 1e4;
+        Need spread = bySpoon(UnitOfMeasure.GRAM_PER_SQUARE_METRE, 150);
+        assertThat(spread.unit()).isEqualTo(UnitOfMeasure.GRAM);
+        assertThat(spread.amount()).isCloseTo(4 * 150 * top * 1.1, within(1e-9));
+        assertThat(spread.working().formula()).contains("surface at the brim", "given once");
+    }
+
+    private static Need bySpoon(UnitOfMeasure unit, double dose) {
+        Factor factor = new Factor(
+                "Castings",
+                FactorKind.DOSE,
+                unit,
+                List.of(new Factor.Level("none", 0.0, true), new Factor.Level("some", dose, false)),
+                null,
+                null);
+        return need(
+                APlan.of("dose-series").factors(factor).replicates(4).pots(POTS).plan(), "Castings in some");
+    }
+
     /** Two looks of feeding: 4 units · 50 mL · 2 · 1.1 = 0.44 L of 2 g/L. */
     @Test
     void aProductIsWeighedForAllItsFeeds() {

@@ -10,6 +10,7 @@ import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.audit.FairMark;
 import elsom.web.audit.Fairness;
+import elsom.web.kit.Chapter;
 import elsom.web.kit.Chapters;
 import elsom.web.kit.ClosedPage;
 import elsom.web.kit.TrialHeader;
@@ -90,6 +91,7 @@ class FindingsController {
                 "chapters",
                 features.stream()
                         .flatMap(feature -> feature.of(record, plan).stream())
+                        .filter(Chapter::tells)
                         .toList());
         model.addAttribute("money", MoneyPages.href(record, findings).orElse(null));
         model.addAttribute("amendments", plans.amendments(record.trial().id()));

@@ -31,4 +31,9 @@ public record Chapter(String title, String href, List<Part> parts) {
     public Chapter {
         parts = List.copyOf(parts);
     }
+
+    /** Whether it has something to tell under the answer, and not only in the report. */
+    public boolean tells() {
+        return parts.stream().anyMatch(part -> part.drawing() != Drawing.NONE);
+    }
 }

@@ -79,6 +79,15 @@ public class Photos {
         return mapper.of(trial, unit).stream().map(Photo::of).toList();
     }
 
+    /** Photos of a trial whose picture was taken away. */
+    @Transactional(readOnly = true)
+    List<Photo> removed(TrialId trial) {
+        return mapper.ofTrial(trial).stream()
+                .filter(head -> head.removedAt() != null)
+                .map(Photo::of)
+                .toList();
+    }
+
     @Transactional(readOnly = true)
     Photo find(TrialId trial, long id) {
         return mapper.head(trial, id).map(Photo::of).orElseThrow(() -> unknown(trial));
