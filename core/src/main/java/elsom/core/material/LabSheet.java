@@ -169,7 +169,14 @@ public record LabSheet(List<Row> rows, List<Problem> problems) {
 
         private String said() {
             String method = cell("method");
-            return Stream.of(cell("source"), method.isEmpty() ? "" : LotFigure.BY + Extract.called(method.toLowerCase(Locale.ROOT)).map(Extract::code).orElse(method))
+            return Stream.of(
+                            cell("source"),
+                            method.isEmpty()
+                                    ? ""
+                                    : LotFigure.BY
+                                            + Extract.called(method.toLowerCase(Locale.ROOT))
+                                                    .map(Extract::code)
+                                                    .orElse(method))
                     .filter(text -> !text.isEmpty())
                     .collect(Collectors.joining(", "));
         }

@@ -33,10 +33,10 @@ public record Lot(
         String cautions,
         String recipe,
         List<LotFigure> figures) {
-    private static final Comparator<LotFigure> TRUST =
-            Comparator.comparing(LotFigure::origin, Comparator.reverseOrder())
-                    .thenComparing(LotFigure::carriedOver, Comparator.reverseOrder())
-                    .thenComparing(LotFigure::on);
+    private static final Comparator<LotFigure> TRUST = Comparator.comparing(
+                    LotFigure::origin, Comparator.reverseOrder())
+            .thenComparing(LotFigure::carriedOver, Comparator.reverseOrder())
+            .thenComparing(LotFigure::on);
 
     public Lot {
         Bounds.name("a lot", name, Bounds.NAME);

@@ -35,7 +35,8 @@ class LabSheetTest {
                 .toList();
         Lot lot = Lot.named("A", "A", MaterialKind.COMPOST).with(figures);
         assertThat(lot.value(Property.EC)).hasValue(0.6);
-        assertThat(lot.with(figures.subList(1, 2)).value(Property.EC).orElseThrow()).isGreaterThan(0.6);
+        assertThat(lot.with(figures.subList(1, 2)).value(Property.EC).orElseThrow())
+                .isGreaterThan(0.6);
     }
 
     /** Class limits of Cavins et al. 2000: 2.0 mS/cm of the saturated medium and 0.35 of the 1:5 extract are the same. */

@@ -1,6 +1,7 @@
 package elsom.web.events;
 
 import java.time.Instant;
+import java.util.regex.Pattern;
 
 /**
  * Something that was done, for good: what it changes is still told.
@@ -18,14 +19,31 @@ public record TrialEvent(int number, Kind kind, String about, String was, Instan
     /** What can be done. */
     public enum Kind {
         /** A recipe after its brews were begun. */
-        RECIPE_CORRECTED,
+        RECIPE_CORRECTED(""),
         /** A brew's end is none. */
-        END_TAKEN_BACK,
+        END_TAKEN_BACK("[0-9]{1,6}"),
         /** A tasting's codes before all were done. */
-        CODES_TOLD,
+        CODES_TOLD("[0-9]{1,6}"),
         /** The phone, after a taster was done. */
-        HANDED_ON,
+        HANDED_ON("[0-9]{1,6}/[0-9]{1,4}"),
         /** A taster's answers were wiped, before the phone was handed on. */
-        BEGUN_AGAIN
+        BEGUN_AGAIN("[0-9]{1,6}/[0-9]{1,4}");
+
+        private final Pattern about;
+
+        Kind(String about) {
+            this.about = Pattern.compile(about);
+        }
+
+        /** Whether it can be done to what is named so. */
+        boolean isOf(String named) {
+            return about.matcher(named).matches();
+        }
+    }
+
+    public TrialEvent {
+        if (!kind.isOf(about)) {
+            throw new IllegalArgumentException("“" + about + "” is nothing that " + kind + " is of");
+        }
     }
 }

@@ -33,7 +33,8 @@ class PhotoChapter implements Chapters {
     }
 
     private static String line(TrialRecord record, Photos.Photo photo, Photos.Removed removed) {
-        return photo.unit() + " at “" + record.look(photo.look()).map(Look::name).orElse("") + "”, of "
+        return photo.unit() + " at “"
+                + record.look(photo.look()).map(Look::name).orElse("") + "”, of "
                 + Times.dayAndTime(photo.takenAt(), record.trial().zone()) + ": taken away "
                 + Times.dayAndTime(removed.at(), record.trial().zone()) + " by " + removed.station() + ", because: "
                 + removed.reason() + ".";

@@ -119,6 +119,18 @@ class PackagePartsIT {
                         .toList());
     }
 
+    /** What was done for good comes along; what is of nothing is refused, and never met on a page. */
+    @Test
+    void whatWasDoneForGoodComesBackToo() throws Exception {
+        byte[] zip = zip(tasted());
+        assertThat(tastings.of(readIn(zip, UUID.randomUUID())).stream().flatMap(session -> session.told().stream()))
+                .singleElement()
+                .asString()
+                .contains("when 1 of 2 were done");
+        byte[] strange = changed(zip, "events.csv", text -> text.replace("CODES_TOLD,1", "HANDED_ON,1/x"));
+        assertThat(sent(strange, UUID.randomUUID()).body()).contains("“1/x” is nothing that HANDED_ON is of");
+    }
+
     @Test
     void aZipThatIsSentTwiceMakesOneTrialWithOneSetOfTastings() throws Exception {
         byte[] zip = zip(tasted());

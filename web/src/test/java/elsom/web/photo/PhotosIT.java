@@ -122,7 +122,8 @@ class PhotosIT {
             assertThat(gone.removed().orElseThrow().reason()).isEqualTo("a hand is in it");
         });
         assertThat(web.get("/trials/" + trial + "/units/" + unit).body()).contains("taken away", "a hand is in it");
-        assertThat(web.get("/trials/" + trial + "/report.md").body()).contains("### Taken away", "because: a hand is in it.");
+        assertThat(web.get("/trials/" + trial + "/report.md").body())
+                .contains("### Taken away", "because: a hand is in it.");
         assertThat(web.get(base + "/photo.jpg").statusCode()).isEqualTo(404);
     }
 
