@@ -119,7 +119,7 @@ class KilledProcessIT {
         assertThat(csv.lines()
                         .filter(line ->
                                 line.startsWith(unit + ",") && line.contains(",6,") && line.contains("," + text + ",")))
-                .as("%s = %s", unit, text)
+                .as("%s = %s in%n%s", unit, text, csv)
                 .hasSize(1);
     }
 

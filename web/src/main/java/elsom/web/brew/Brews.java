@@ -94,10 +94,8 @@ public class Brews {
         if (text.isBlank()) {
             problems.add("Something went into these brews. Accepted: compost 15 g/L");
         }
-        if (reason.isBlank() || reason.strip().length() > TrialEvent.LONGEST_REASON) {
-            problems.add("These brews were begun by what it says. Say why it is corrected, in at most "
-                    + TrialEvent.LONGEST_REASON + " characters. Accepted: weighed 20 g, wrote 15.");
-        }
+        Events.problem(reason, "weighed 20 g, wrote 15")
+                .ifPresent(problem -> problems.add("These brews were begun by what it says. " + problem));
         if (problems.isEmpty()) {
             events.write(trial, TrialEvent.Kind.RECIPE_CORRECTED, "", before, station, reason, token);
             mapper.keepRecipe(trial, text.strip());

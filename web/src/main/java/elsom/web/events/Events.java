@@ -4,6 +4,7 @@ import elsom.core.trial.TrialId;
 import elsom.web.platform.Refusal;
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
@@ -43,17 +44,24 @@ public class Events {
         mapper.insert(trial, new TrialEvent(number, kind, about, was, clock.instant(), station, reason.strip()), token);
     }
 
+    /** What is wrong with the reason for a change of what was done; empty where it is one. */
+    public static Optional<String> problem(String typed, String example) {
+        String reason = typed.strip();
+        return reason.isEmpty() || reason.length() > TrialEvent.LONGEST_REASON
+                ? Optional.of(
+                        "Say why, in at most " + TrialEvent.LONGEST_REASON + " characters. Accepted: " + example + ".")
+                : Optional.empty();
+    }
+
     /**
      * The reason for a change of what was done.
      *
      * @throws Refusal where there is none, or too much of it
      */
     public static String reason(String typed, String example) {
-        String reason = typed.strip();
-        if (reason.isEmpty() || reason.length() > TrialEvent.LONGEST_REASON) {
-            throw new Refusal("Say why it is changed, in at most " + TrialEvent.LONGEST_REASON
-                    + " characters. Accepted: " + example + ".");
-        }
-        return reason;
+        problem(typed, example).ifPresent(problem -> {
+            throw new Refusal(problem);
+        });
+        return typed.strip();
     }
 }

@@ -7,6 +7,7 @@ import elsom.web.platform.Settings;
 import elsom.web.trial.Digest;
 import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
+import elsom.web.trial.Unreadable;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -96,8 +97,17 @@ class OfflineController {
                 .map(Digest::id)
                 .distinct()
                 .limit(MOST_TRIALS)
-                .flatMap(this::benches)
+                .flatMap(this::readable)
                 .toList();
+    }
+
+    /** A trial that can't be read keeps no other from being kept. */
+    private Stream<Bench> readable(TrialId id) {
+        try {
+            return benches(id);
+        } catch (Unreadable damaged) {
+            return Stream.empty();
+        }
     }
 
     private Stream<Bench> benches(TrialId id) {

@@ -14,6 +14,7 @@ import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
+import elsom.web.events.Events;
 import elsom.web.kit.TrialHeader;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.ReadingLimits;
@@ -285,11 +286,8 @@ class PhotoController {
         TrialRecord record = trials.snapshot(new TrialId(trial));
         TrialId id = record.trial().id();
         Photos.Photo found = photos.find(id, photo);
-        if (reason.isBlank() || reason.strip().length() > Photos.Removed.LONGEST_REASON) {
-            throw new Refusal("Say why it goes, in at most " + Photos.Removed.LONGEST_REASON
-                    + " characters. Accepted: out of focus.");
-        }
-        photos.remove(id, photo, clock.instant(), station.signature(), reason.strip());
+        String why = Events.reason(reason, "out of focus");
+        photos.remove(id, photo, clock.instant(), station.signature(), why);
         if (reading) {
             fromPhoto(record, found).ifPresent(standing -> logbook.undo(id, standing.id(), station.signature(), token));
         }

@@ -52,9 +52,7 @@ public class Photos {
     }
 
     /** That a picture was taken away. */
-    public record Removed(Instant at, String station, String reason) {
-        public static final int LONGEST_REASON = 200;
-    }
+    public record Removed(Instant at, String station, String reason) {}
 
     /** Keeps a photo, once for its token. */
     @Transactional

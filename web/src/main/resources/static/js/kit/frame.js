@@ -1,6 +1,6 @@
 // What every page can do: open dialogs, "/" to search, "?" for its keys, print, say that the next one takes a while.
 
-import { tellWhileWorking } from './working.js';
+import { tellWhileWorking } from './taking-long.js';
 
 tellWhileWorking();
 

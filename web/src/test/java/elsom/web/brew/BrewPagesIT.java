@@ -244,7 +244,7 @@ class BrewPagesIT {
         String before = brews.recipe(first);
         HttpResponse<String> silent = post("/recipe", Map.of("recipe", "compost 20 g/L"));
         assertThat(silent.statusCode()).isEqualTo(422);
-        assertThat(silent.body()).contains("Say why it is corrected", "compost 20 g/L");
+        assertThat(silent.body()).contains("Say why, in at most", "compost 20 g/L");
         assertThat(post("/recipe", Map.of("recipe", "", "reason", "tidy")).body())
                 .contains("Something went into these brews");
         assertThat(brews.recipe(first)).isEqualTo(before);
@@ -275,7 +275,7 @@ class BrewPagesIT {
         int number = brews.ended(first, unit(0).code()).orElseThrow().number();
         Map<String, String> mistaken = new HashMap<>(Map.of(
                 "number", String.valueOf(number), "token", UUID.randomUUID().toString()));
-        assertThat(post("/not-ended", mistaken).body()).contains("Say why it is changed");
+        assertThat(post("/not-ended", mistaken).body()).contains("Say why, in at most");
         mistaken.put("reason", "wrong brew");
         mistaken.put("truly", "yesterday");
         assertThat(post("/not-ended", mistaken).body()).contains("is no day and time");

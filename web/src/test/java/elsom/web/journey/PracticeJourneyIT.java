@@ -2,7 +2,9 @@ package elsom.web.journey;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.Test;
 
 /** Level 1 from the plan to the truth, with the keyboard only. */
@@ -14,7 +16,10 @@ class PracticeJourneyIT extends BrowserTest {
         enter(link("Practice"));
         assertThat(page.locator(".levels li")).hasCount(10);
         isGoodForAll();
-        enter(link("One pot each"));
+        enter(page.locator("ol")
+                .getByRole(
+                        AriaRole.LINK,
+                        new Locator.GetByRoleOptions().setName("One pot each").setExact(true)));
         assertThat(page.locator("h1")).hasText("One pot each");
         isGoodForAll();
         enter(button("Begin this bench"));

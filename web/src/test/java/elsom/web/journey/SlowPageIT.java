@@ -30,13 +30,13 @@ class SlowPageIT extends BrowserTest {
         });
         page.evaluate("""
                 new MutationObserver(() => {
-                  const bar = document.getElementById('working');
+                  const bar = document.getElementById('taking-long');
                   if (bar) window.said(bar.textContent);
                 }).observe(document.body, { childList: true })""");
-        assertThat(page.locator("#working")).hasCount(0);
+        assertThat(page.locator("#taking-long")).hasCount(0);
         page.evaluate("document.querySelector('a[href=\"/trials/1\"]').click()");
         page.waitForURL(url -> url.endsWith("/trials/1"));
-        assertThat(page.locator("#working")).hasCount(0);
+        assertThat(page.locator("#taking-long")).hasCount(0);
         assertThat(said).first().isEqualTo("Working it out …");
     }
 }

@@ -112,7 +112,7 @@ class PhotosIT {
             assertThat(answer.body()).contains("no endpoint of that look");
         }
         String token = UUID.randomUUID().toString();
-        assertThat(web.post(base + "/remove", Map.of("token", token)).body()).contains("Say why it goes");
+        assertThat(web.post(base + "/remove", Map.of("token", token)).body()).contains("Say why, in at most");
         assertThat(photos.jpeg(trial, id)).isNotEmpty();
         Map<String, String> why = Map.of("token", token, "reason", "a hand is in it", "reading", "true");
         assertThat(web.post(base + "/remove", why).statusCode()).isEqualTo(302);

@@ -6,7 +6,7 @@ const FILE = /\.(?:csv|zip|xlsx|pdf|ics|json|md|txt|jpg)$/;
 
 let timer = 0;
 
-const bar = () => document.getElementById('working');
+const bar = () => document.getElementById('taking-long');
 
 function hide() {
   clearTimeout(timer);
@@ -16,8 +16,8 @@ function hide() {
 function show() {
   if (bar()) return;
   const says = document.createElement('p');
-  says.id = 'working';
-  says.className = 'working no-print';
+  says.id = 'taking-long';
+  says.className = 'taking-long no-print';
   says.setAttribute('role', 'status');
   says.textContent = 'Working it out …';
   document.body.append(says);
