@@ -138,7 +138,13 @@ class JourneyIT extends BrowserTest {
     }
 
     private void nextRound(String look) {
-        enter(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^" + look + ","))));
+        Locator round =
+                page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^" + look + ",")));
+        String address = round.getAttribute("href");
+        enter(round);
+        // The page left also shows six units: what is typed before the next one stands would be lost with it.
+        page.waitForURL("**" + address);
+        assertThat(page.locator("#unit-treatment span")).not().isEmpty();
         assertThat(page.locator("#expected")).hasText("6");
         // A page that opens leaves the focus at its start; the first digit goes to the field.
         assertThat(page.locator("#value")).not().isFocused();
