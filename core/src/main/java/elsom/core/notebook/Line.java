@@ -15,14 +15,17 @@ import java.util.OptionalDouble;
 import java.util.regex.Pattern;
 
 /**
- * A line of a notebook: one pot, bag or tray.
+ * A line of a notebook: one pot, bag or tray on one day.
  *
  * @param treatment as it is called there
+ * @param second the level of a second thing that was varied; empty where there is none
+ * @param pot what the pot is called among those of its treatment; empty for one that has only this line
  * @param values one for each thing that was measured
  * @param on when it was measured; empty where it is not known
  * @param note whatever else is written; may be empty
  */
-public record Line(String treatment, List<Written> values, Optional<LocalDate> on, String note) {
+public record Line(
+        String treatment, String second, String pot, List<Written> values, Optional<LocalDate> on, String note) {
     /**
      * A value as it was written.
      *
@@ -32,6 +35,9 @@ public record Line(String treatment, List<Written> values, Optional<LocalDate> o
     public record Written(OptionalDouble value, int of, String typed) {
         static final Written UNKNOWN = new Written(OptionalDouble.empty(), 0, "?");
     }
+
+    /** What a pot is called that has no name there, with its row. */
+    static final String ROW = "row ";
 
     /** Figures that may be a day. */
     private static final Pattern DATED = Pattern.compile(
@@ -49,8 +55,7 @@ public record Line(String treatment, List<Written> values, Optional<LocalDate> o
      * @throws IllegalArgumentException saying what can't be read, with an accepted example
      */
     static Line read(String text, List<UnitOfMeasure> units, LocalDate today) {
-        List<String> parts =
-                Arrays.stream(text.split("[;\\t]")).map(String::strip).toList();
+        List<String> parts = parts(text);
         if (parts.get(0).isEmpty()) {
             throw new IllegalArgumentException("it begins with no treatment. Accepted: bag one; 420");
         }
@@ -70,7 +75,72 @@ public record Line(String treatment, List<Written> values, Optional<LocalDate> o
                 notes.add(part);
             }
         }
-        return new Line(parts.get(0), values, on, String.join("; ", notes));
+        return new Line(parts.get(0), "", "", values, on, String.join("; ", notes));
+    }
+
+    Line called(String name) {
+        return new Line(treatment, second, name, values, on, note);
+    }
+
+    static List<String> parts(String text) {
+        return Arrays.stream(text.split("[;\\t]", -1)).map(String::strip).toList();
+    }
+
+    /**
+     * Reads a row of a table: a line, or one for each day that has a value.
+     *
+     * @param row its number, which stands for a pot that has no name
+     * @throws IllegalArgumentException saying what can't be read, with an accepted example
+     */
+    static List<Line> read(List<String> cells, Headings headings, List<UnitOfMeasure> units, int row, LocalDate today) {
+        String treatment = headings.in(cells, Holds.TREATMENT);
+        if (treatment.isEmpty()) {
+            throw new IllegalArgumentException(
+                    "nothing stands under “" + headings.title(Holds.TREATMENT) + "”, which holds the treatment");
+        }
+        if (cells.size() > headings.columns().size()
+                && cells.subList(headings.columns().size(), cells.size()).stream()
+                        .anyMatch(cell -> !cell.isEmpty())) {
+            throw new IllegalArgumentException("it has " + cells.size() + " parts, and there are "
+                    + headings.columns().size() + " headings");
+        }
+        String second = headings.in(cells, Holds.SECOND);
+        String pot = headings.in(cells, Holds.POT);
+        String note = headings.in(cells, Holds.NOTE);
+        if (!headings.onDays()) {
+            List<Written> values = new ArrayList<>();
+            for (int i = 0; i < units.size(); i++) {
+                values.add(value(headings.in(cells, Holds.measured(i)), units.get(i)));
+            }
+            return List.of(new Line(treatment, second, pot, values, told(headings.in(cells, Holds.DAY), today), note));
+        }
+        List<Line> lines = new ArrayList<>();
+        for (int i = 0; i < Math.min(cells.size(), headings.columns().size()); i++) {
+            if (headings.columns().get(i).holds() == Holds.ON_ITS_DAY
+                    && !cells.get(i).isEmpty()) {
+                lines.add(new Line(
+                        treatment,
+                        second,
+                        pot.isEmpty() ? ROW + row : pot,
+                        List.of(value(cells.get(i), units.get(0))),
+                        headings.columns().get(i).day(),
+                        ""));
+            }
+        }
+        if (lines.isEmpty()) {
+            return List.of(new Line(treatment, second, pot, List.of(Written.UNKNOWN), Optional.empty(), note));
+        }
+        Line last = lines.remove(lines.size() - 1);
+        lines.add(new Line(treatment, second, last.pot(), last.values(), last.on(), note));
+        return lines;
+    }
+
+    /** A day that stands under a heading for days. */
+    private static Optional<LocalDate> told(String cell, LocalDate today) {
+        if (cell.isEmpty() || known(cell, Known.on(today))) {
+            return Optional.empty();
+        }
+        return date(cell, Reader.read(Box.DATE, cell, Known.on(today)));
     }
 
     private static Written value(String part, UnitOfMeasure unit) {

@@ -34,10 +34,20 @@ class NotebookTest {
     private static final List<Notebook.Measured> WEIGHT =
             List.of(new Notebook.Measured("Weight", UnitOfMeasure.GRAM, Direction.HIGHER));
 
+    private static Notebook notebook(List<Notebook.Measured> measured, Notebook.Pages pages) {
+        Notebook.Factors factors = pages.headings()
+                .map(read -> new Notebook.Factors(read.title(Holds.TREATMENT), read.title(Holds.SECOND)))
+                .orElse(Notebook.Factors.NONE);
+        return new Notebook("Which holds longest?", measured, Optional.empty(), pages.lines(), List.of(), factors);
+    }
+
+    private static List<Line> lines(String text, List<Notebook.Measured> measured, Map<Integer, String> problems) {
+        return Notebook.read(text, measured, List.of(), TODAY, problems).lines();
+    }
+
     private static Notebook notebook(String lines) {
         Map<Integer, String> problems = new HashMap<>();
-        Notebook made = new Notebook(
-                "Which bag holds longest?", WEIGHT, Optional.empty(), Notebook.lines(lines, WEIGHT, TODAY, problems));
+        Notebook made = notebook(WEIGHT, Notebook.read(lines, WEIGHT, List.of(), TODAY, problems));
         assertThat(problems).isEmpty();
         return made;
     }
@@ -85,24 +95,24 @@ class NotebookTest {
     void countsOfSoManyAreCounts() {
         Map<Integer, String> problems = new HashMap<>();
         List<Notebook.Measured> up = List.of(new Notebook.Measured("Came up", UnitOfMeasure.COUNT, Direction.HIGHER));
-        List<Line> lines = Notebook.lines("kelp; 2 of 3\nnone; 3/4\nnone; ?", up, TODAY, problems);
-        Notebook.Copied copied = new Notebook("Do more come up?", up, Optional.empty(), lines).copied(ZONE, NOW, 7);
+        List<Line> lines = lines("kelp; 2 of 3\nnone; 3/4\nnone; ?", up, problems);
+        Notebook.Copied copied =
+                notebook(up, new Notebook.Pages(Optional.empty(), lines)).copied(ZONE, NOW, 7);
         assertThat(copied.record().endpoints().get(0).size()).isEqualTo(4);
         assertThat(copied.record().readings())
                 .extracting(Reading::typedText)
                 .containsExactlyInAnyOrder("2 of 3", "3 of 4");
-        assertThat(Notebook.lines("kelp; 5 of 3\nnone; most of 4", up, TODAY, problems))
-                .isEmpty();
+        assertThat(lines("kelp; 5 of 3\nnone; most of 4", up, problems)).isEmpty();
         assertThat(problems.get(1)).contains("more than there were");
-        List<Line> mixed = Notebook.lines("kelp; 2 of 3\nnone; 3", up, TODAY, problems);
-        assertThatThrownBy(() -> new Notebook("Do more come up?", up, Optional.empty(), mixed))
+        List<Line> mixed = lines("kelp; 2 of 3\nnone; 3", up, problems);
+        assertThatThrownBy(() -> notebook(up, new Notebook.Pages(Optional.empty(), mixed)))
                 .hasMessageContaining("of how many are those?");
     }
 
     @Test
     void aDayThatMayBeTwoOrIsToComeIsAskedAbout() {
         Map<Integer, String> problems = new HashMap<>();
-        Notebook.lines("one; 12; 3/4/2026\ntwo; 13; 5 January 2027\nthree; 14; 3.5.2026", WEIGHT, TODAY, problems);
+        lines("one; 12; 3/4/2026\ntwo; 13; 5 January 2027\nthree; 14; 3.5.2026", WEIGHT, problems);
         assertThat(problems.get(1)).contains("two ways");
         assertThat(problems.get(2)).contains("future");
     }
@@ -137,10 +147,148 @@ class NotebookTest {
     @Test
     void everyLineThatCantBeReadIsTold() {
         Map<Integer, String> problems = new HashMap<>();
-        List<Line> lines = Notebook.lines("bag one; heavy\n\n; 420\nbag two; 515", WEIGHT, TODAY, problems);
+        List<Line> lines = lines("bag one; heavy\n\n; 420\nbag two; 515", WEIGHT, problems);
         assertThat(lines).hasSize(1);
         assertThat(problems.keySet()).containsExactlyInAnyOrder(1, 3);
         assertThat(problems.get(1)).contains("“heavy”").contains("Accepted: 420");
         assertThat(problems.get(3)).contains("no treatment");
+    }
+
+    private static Notebook.Copied copied(String table, List<Holds> chosen, Map<Integer, String> problems) {
+        return notebook(WEIGHT, Notebook.read(table, WEIGHT, chosen, TODAY, problems))
+                .copied(ZONE, NOW, 7);
+    }
+
+    /** Columns pasted with their headings, days as columns: each day is a look, a blank is nothing that is known. */
+    @Test
+    void daysInTheHeadingsAreLooks() {
+        Map<Integer, String> problems = new HashMap<>();
+        Notebook.Copied copied = copied(
+                "Mix\tPot\t3 May 2026\t10 May 2026\tRemarks\nplain\t1\t420\t400\t\nplain\t2\t410\t\tdried out once"
+                        + "\nwool\t1\t520\t480\t",
+                List.of(),
+                problems);
+        assertThat(problems).isEmpty();
+        assertThat(copied.record().looks())
+                .extracting(look -> look.name())
+                .containsExactly("3 May 2026", "10 May 2026");
+        assertThat(copied.record().units()).hasSize(3);
+        assertThat(copied.record().readings())
+                .extracting(reading -> reading.ref().look() + " " + reading.typedText())
+                .containsExactlyInAnyOrder("1 420", "2 400", "1 410", "1 520", "2 480");
+        assertThat(copied.record().mishaps())
+                .extracting(mishap -> mishap.kind() + " " + mishap.look())
+                .contains("DRIED_OUT 1", "UNKNOWN 2", "NOTE 1");
+        assertThat(copied.record().nextLook()).isEmpty();
+    }
+
+    @Test
+    void twoFactorsAreCrossedAndACellThatWasNotDoneIsLeftOut() {
+        Map<Integer, String> problems = new HashMap<>();
+        Notebook.Copied copied = copied(
+                "mix;compost;weight;day\nplain;none;12;3 May 2026\nplain;kelp;14;3 May 2026\nwool;none;13;?\nwool;none;15;",
+                List.of(),
+                problems);
+        assertThat(problems).isEmpty();
+        assertThat(copied.plan().treatments().factors())
+                .extracting(factor -> factor.name())
+                .containsExactly("mix", "compost");
+        assertThat(copied.record().treatments())
+                .extracting(treatment -> treatment.name())
+                .containsExactly("plain · none", "plain · kelp", "wool · none");
+        assertThat(copied.record().readings().stream()
+                        .filter(reading -> copied.record()
+                                        .unit(reading.ref().unit())
+                                        .orElseThrow()
+                                        .treatment()
+                                == 3)
+                        .map(Reading::value))
+                .containsExactlyInAnyOrder(13.0, 15.0);
+    }
+
+    /** What nobody chose is guessed from the headings, and shown; what somebody chose goes before it. */
+    @Test
+    void whatAColumnHoldsCanBeSaid() {
+        Map<Integer, String> problems = new HashMap<>();
+        String table = "colour;weight;size\nplain;12;3\nwool;13;4";
+        assertThat(copied(table, List.of(), problems).record().readings())
+                .extracting(Reading::value)
+                .containsExactlyInAnyOrder(12.0, 13.0);
+        assertThat(copied(table, List.of(Holds.TREATMENT, Holds.NOTHING, Holds.MEASURED_1), problems)
+                        .record()
+                        .readings())
+                .extracting(Reading::value)
+                .containsExactlyInAnyOrder(3.0, 4.0);
+        assertThat(problems).isEmpty();
+        assertThat(Notebook.read(table, WEIGHT, List.of(Holds.NOTE, Holds.MEASURED_1, Holds.NOTE), TODAY, problems)
+                        .lines())
+                .isEmpty();
+        assertThat(problems.get(1)).contains("Two columns are said to hold a note");
+        assertThat(Notebook.read("mix;weight (kg)\nplain;0.4", WEIGHT, List.of(), TODAY, problems)
+                        .lines())
+                .isEmpty();
+        assertThat(problems.get(1)).contains("says kg; above, it is g");
+    }
+
+    /** One pot weighed on two days is no two pots: it is asked. */
+    @Test
+    void theSameTreatmentOnTwoDaysIsAskedAbout() {
+        Map<Integer, String> problems = new HashMap<>();
+        Notebook.Pages pages = Notebook.read(
+                "plain; 12; 3 May 2026\nplain; 11; 10 May 2026\nwool; 14; 3 May 2026\nwool; 13; 10 May 2026",
+                WEIGHT,
+                List.of(),
+                TODAY,
+                problems);
+        assertThat(pages.again()).hasValue("plain");
+        assertThat(pages.samePots().again()).isEmpty();
+        Notebook.Copied same = notebook(WEIGHT, pages.samePots()).copied(ZONE, NOW, 7);
+        assertThat(same.record().units()).hasSize(2);
+        assertThat(same.record().looks()).hasSize(2);
+        assertThat(notebook(WEIGHT, pages).copied(ZONE, NOW, 7).record().units())
+                .hasSize(4);
+    }
+
+    @Test
+    void linesThatContradictEachOtherAreToldNotTaken() {
+        Map<Integer, String> problems = new HashMap<>();
+        assertThatThrownBy(() ->
+                        copied("mix;pot;weight;day\nplain;1;12;3 May 2026\nplain;1;13;3 May 2026", List.of(), problems))
+                .hasMessageContaining("stands twice on 3 May 2026");
+        assertThatThrownBy(() -> copied("mix;pot;weight;day\nplain;1;12;3 May 2026\nplain;1;13;", List.of(), problems))
+                .hasMessageContaining("on which day was each?");
+        assertThatThrownBy(() -> copied(
+                        "mix;pot;weight;day;note\nplain;1;?;3 May 2026;died\nplain;1;13;10 May 2026;",
+                        List.of(),
+                        problems))
+                .hasMessageContaining("was gone by 3 May 2026");
+        assertThatThrownBy(
+                        () -> copied("mix;compost;weight\nplain;kelp;12\nplain;none;12\nwool;;13", List.of(), problems))
+                .hasMessageContaining("“wool” has nothing under “compost”");
+        copied("mix;weight;day\nplain;12;someday\nwool;13;", List.of(), problems);
+        assertThat(problems.get(2)).contains("Accepted: 3 May 2026");
+    }
+
+    @Test
+    void whatWasWateredIsGivenToEachPot() {
+        Map<Integer, String> problems = new HashMap<>();
+        List<Watering> waterings =
+                Watering.read("2 May 2026; 0,2 L\n4 May 2026; 150 mL; kelp feed 2 mL/L", TODAY, problems);
+        assertThat(problems).isEmpty();
+        Notebook.Copied copied = new Notebook(
+                        "Which?",
+                        WEIGHT,
+                        Optional.empty(),
+                        lines("one; 12; 3 May 2026\ntwo; 13; 3 May 2026", WEIGHT, problems),
+                        waterings,
+                        Notebook.Factors.NONE)
+                .copied(ZONE, NOW, 7);
+        assertThat(copied.record().given())
+                .extracting(given -> given.kind() + " " + given.what() + " "
+                        + given.millilitres().values())
+                .containsExactly("WATER  [200.0, 200.0]", "FEED kelp feed 2 mL/L [150.0, 150.0]");
+        Watering.read("?; 200 mL\n3 May 2026\n3 May 2026; plenty\n3 May 2026; 0 mL", TODAY, problems);
+        assertThat(problems).hasSize(4);
+        assertThat(problems.get(1)).contains("no day that is known");
     }
 }

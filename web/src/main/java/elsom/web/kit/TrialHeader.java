@@ -1,5 +1,6 @@
 package elsom.web.kit;
 
+import elsom.core.notebook.Notebook;
 import elsom.core.protocol.Protocols;
 import elsom.core.protocol.general.AeratedBrew;
 import elsom.core.protocol.general.TastingPanel;
@@ -99,6 +100,11 @@ public record TrialHeader(
         String protocol = Protocols.find(record.trial().protocol())
                 .map(found -> found.name())
                 .orElse(record.trial().protocol().value());
+        if (Notebook.copied(record)) {
+            int treatments = record.treatments().size();
+            return protocol + " · " + treatments + (treatments == 1 ? " treatment" : " treatments") + ", "
+                    + record.units().size() + " units · copied from a notebook";
+        }
         int replicates =
                 record.units().stream().mapToInt(unit -> unit.replicate()).max().orElse(0);
         String places =

@@ -1,8 +1,11 @@
 package elsom.web.plan;
 
+import elsom.core.notebook.Headings;
+import elsom.core.notebook.Holds;
 import elsom.core.notebook.Line;
 import elsom.core.notebook.Note;
 import elsom.core.notebook.Notebook;
+import elsom.core.notebook.Watering;
 import elsom.core.plan.Direction;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
@@ -17,6 +20,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -60,28 +64,81 @@ class NotebookController {
             List<Direction> directions,
             int measures,
             UUID token,
+            Optional<Read> read) {}
+
+    /**
+     * The lines as they were read.
+     *
+     * @param headings as they stand in the first row, joined; empty without such a row
+     * @param second what the second factor is called; empty without one
+     * @param whole all that is read, to know whether it was shown as it now stands
+     */
+    record Read(
+            String headings,
+            List<Headings.Column> columns,
+            List<Holds> holds,
+            boolean pots,
+            String second,
+            Optional<String> again,
             List<String> names,
-            List<Shown> shown) {}
+            List<Shown> shown,
+            String whole) {}
 
     /** A line as it was read: what is not known says so. */
-    record Shown(String treatment, List<String> values, String on, String note, String told) {}
+    record Shown(
+            String treatment, String second, String pot, List<String> values, String on, String note, String told) {}
 
-    private static List<Shown> shown(List<Line> lines, List<Notebook.Measured> measured) {
-        return lines.stream()
-                .map(line -> new Shown(
-                        line.treatment(),
-                        IntStream.range(0, measured.size())
-                                .mapToObj(i -> shown(
-                                        line.values().get(i), measured.get(i).unit()))
-                                .toList(),
-                        line.on().map(LocalDate::toString).orElse("not known"),
-                        line.note(),
-                        line.note().isEmpty()
-                                ? ""
-                                : Optional.of(Note.read(line.note()).says())
-                                        .filter(said -> !said.isEmpty())
-                                        .orElse("a note only")))
-                .toList();
+    private static Read read(
+            Form form, Notebook.Pages pages, List<Notebook.Measured> measured, Optional<String> again) {
+        return new Read(
+                titles(pages.headings()),
+                pages.headings().map(Headings::columns).orElse(List.of()),
+                List.of(Holds.values()),
+                pages.lines().stream().anyMatch(line -> !line.pot().isEmpty()),
+                pages.headings().map(read -> read.title(Holds.SECOND)).orElse(""),
+                again,
+                measured.stream().map(Notebook.Measured::name).toList(),
+                pages.lines().stream().map(line -> shown(line, measured)).toList(),
+                whole(form, pages));
+    }
+
+    private static Shown shown(Line line, List<Notebook.Measured> measured) {
+        return new Shown(
+                line.treatment(),
+                line.second(),
+                line.pot(),
+                IntStream.range(0, measured.size())
+                        .mapToObj(
+                                i -> shown(line.values().get(i), measured.get(i).unit()))
+                        .toList(),
+                line.on().map(LocalDate::toString).orElse("not known"),
+                line.note(),
+                line.note().isEmpty()
+                        ? ""
+                        : Optional.of(Note.read(line.note()).says())
+                                .filter(said -> !said.isEmpty())
+                                .orElse("a note only"));
+    }
+
+    /** Browsers send a line's end as two characters. */
+    private static String oneBreak(String text) {
+        return text.replace("\r\n", "\n").strip();
+    }
+
+    private static String titles(Optional<Headings> headings) {
+        return headings.map(read ->
+                        read.columns().stream().map(Headings.Column::title).collect(Collectors.joining("; ")))
+                .orElse("");
+    }
+
+    /** All that decides how the lines are read. */
+    private static String whole(Form form, Notebook.Pages pages) {
+        return oneBreak(String.join(
+                "\n",
+                form.text("lines"),
+                form.text("waterings"),
+                form.text("again"),
+                pages.headings().map(Headings::toString).orElse("")));
     }
 
     private static String shown(Line.Written written, UnitOfMeasure unit) {
@@ -92,14 +149,14 @@ class NotebookController {
                         : (Decimals.upTo(written.value().getAsDouble(), 4) + " " + unit.symbol()).strip();
     }
 
-    private static NotebookPage page(Form form, Problems problems, List<String> rows, UUID token) {
-        return new NotebookPage(
-                form, problems, rows, List.of(Direction.values()), Notebook.MOST_MEASURED, token, List.of(), List.of());
+    private static NotebookPage page(Form form, Problems problems, List<String> rows, UUID token, Optional<Read> read) {
+        return new NotebookPage(form, problems, rows, List.of(Direction.values()), Notebook.MOST_MEASURED, token, read);
     }
 
     @GetMapping("/trials/notebook")
     String ask(Model model) {
-        model.addAttribute("page", page(Form.sent(Map.of()), new Problems(), List.of(), UUID.randomUUID()));
+        model.addAttribute(
+                "page", page(Form.sent(Map.of()), new Problems(), List.of(), UUID.randomUUID(), Optional.empty()));
         return "plan/notebook";
     }
 
@@ -116,47 +173,82 @@ class NotebookController {
         Optional<LocalDate> begun = form.text("begun").isEmpty()
                 ? Optional.empty()
                 : problems.tried("begun", () -> LocalDate.parse(form.text("begun")));
+        LocalDate today = LocalDate.now(clock.withZone(ZoneId.systemDefault()));
         Map<Integer, String> unreadable = new TreeMap<>();
-        List<Line> lines =
-                lines(form, measured, LocalDate.now(clock.withZone(ZoneId.systemDefault())), unreadable, problems);
+        Notebook.Pages typed = pages(form, measured, today, unreadable, problems);
+        Optional<String> unclear = typed.again();
+        boolean same = form.text("again").equals("SAME");
+        if (problems.none() && unclear.isPresent() && form.text("again").isEmpty()) {
+            problems.add(
+                    "again", "“" + unclear.get() + "” stands there for several days. Other pots, or the same again?");
+        }
+        Notebook.Pages pages = unclear.isPresent() && same ? typed.samePots() : typed;
+        List<String> rows = rows(unreadable);
+        List<Watering> waterings = waterings(form, today, problems);
         Optional<Notebook.Copied> copied = problems.none()
                 ? problems.tried(
                         "lines",
-                        () -> new Notebook(question, measured, begun, lines)
+                        () -> new Notebook(question, measured, begun, pages.lines(), waterings, factors(pages))
                                 .copied(ZoneId.systemDefault(), clock.instant(), seeds.nextInt(1_000_000)))
                 : Optional.empty();
+        Optional<Read> read = typed.headings().isPresent() || (copied.isPresent() || unclear.isPresent())
+                ? Optional.of(read(form, pages, measured, unclear))
+                : Optional.empty();
         if (copied.isEmpty()) {
-            List<String> rows = unreadable.entrySet().stream()
-                    .map(row -> "Line " + row.getKey() + ": " + row.getValue())
-                    .collect(Collectors.toList());
             return new ModelAndView(
                     "plan/notebook",
-                    Map.of("page", page(form, problems, rows, token)),
+                    Map.of("page", page(form, problems, rows, token, read)),
                     HttpStatus.UNPROCESSABLE_CONTENT);
         }
-        if (!form.text("read").equals(form.text("lines"))) {
-            return new ModelAndView(
-                    "plan/notebook",
-                    Map.of(
-                            "page",
-                            new NotebookPage(
-                                    form,
-                                    problems,
-                                    List.of(),
-                                    List.of(Direction.values()),
-                                    Notebook.MOST_MEASURED,
-                                    token,
-                                    measured.stream()
-                                            .map(Notebook.Measured::name)
-                                            .toList(),
-                                    shown(lines, measured))));
+        if (!oneBreak(form.text("read")).equals(whole(form, typed))) {
+            return new ModelAndView("plan/notebook", Map.of("page", page(form, problems, List.of(), token, read)));
         }
         TrialId id =
                 trials.create(new WholeTrial(copied.get().record(), copied.get().plan(), List.of()), token);
         return new ModelAndView("redirect:/trials/" + id + "/fair");
     }
 
-    private static List<Line> lines(
+    private static Notebook.Factors factors(Notebook.Pages pages) {
+        return pages.headings()
+                .map(read -> new Notebook.Factors(read.title(Holds.TREATMENT), read.title(Holds.SECOND)))
+                .orElse(Notebook.Factors.NONE);
+    }
+
+    private static List<String> rows(Map<Integer, String> unreadable) {
+        return unreadable.entrySet().stream()
+                .map(row -> "Line " + row.getKey() + ": " + row.getValue())
+                .toList();
+    }
+
+    private static List<Watering> waterings(Form form, LocalDate today, Problems problems) {
+        Map<Integer, String> unreadable = new TreeMap<>();
+        List<Watering> all = Watering.read(form.text("waterings"), today, unreadable);
+        if (!unreadable.isEmpty()) {
+            problems.add("waterings", String.join(" ", rows(unreadable)));
+        }
+        return all;
+    }
+
+    /** What was said that the columns hold, where it was said of these headings. */
+    private static List<Holds> chosen(Form form) {
+        String first = form.text("lines")
+                .lines()
+                .filter(line -> !line.isBlank())
+                .findFirst()
+                .orElse("");
+        String titles =
+                Arrays.stream(first.split("[;\\t]", -1)).map(String::strip).collect(Collectors.joining("; "));
+        List<Holds> chosen = new ArrayList<>();
+        for (int i = 0;
+                titles.strip().equals(form.text("headings"))
+                        && !form.text("column", i, "holds").isEmpty();
+                i++) {
+            chosen.add(Problems.choice(Holds.class, form.text("column", i, "holds"), Holds.NOTHING));
+        }
+        return chosen;
+    }
+
+    private static Notebook.Pages pages(
             Form form,
             List<Notebook.Measured> measured,
             LocalDate today,
@@ -165,25 +257,28 @@ class NotebookController {
         String text = form.text("lines");
         if (text.length() > LONGEST) {
             problems.add("lines", "At most " + LONGEST + " characters.");
-            return List.of();
+            return new Notebook.Pages(Optional.empty(), List.of());
         }
-        List<Line> lines = Notebook.lines(text, measured, today, unreadable);
+        Notebook.Pages pages = Notebook.read(text, measured, chosen(form), today, unreadable);
         if (!unreadable.isEmpty()) {
             problems.add(
                     "lines",
                     unreadable.size() == 1 ? "A line can't be read." : unreadable.size() + " lines can't be read.");
-        } else if (lines.isEmpty()) {
+        } else if (pages.lines().isEmpty()) {
             problems.add("lines", "A line for each pot. Accepted: bag one; 420; 3 May 2026; dried out once");
-        } else if (lines.size() > Notebook.MOST_LINES) {
-            problems.add("lines", "At most " + Notebook.MOST_LINES + " lines; there are " + lines.size() + ".");
-        } else if (lines.stream()
+        } else if (pages.lines().size() > Notebook.MOST_LINES) {
+            problems.add(
+                    "lines",
+                    "At most " + Notebook.MOST_LINES + " lines; there are "
+                            + pages.lines().size() + ".");
+        } else if (pages.lines().stream()
                         .map(line -> line.treatment().toLowerCase(Locale.ROOT))
                         .distinct()
                         .count()
                 > Treatment.MOST) {
             problems.add("lines", "At most " + Treatment.MOST + " treatments.");
         }
-        return lines;
+        return pages;
     }
 
     private static List<Notebook.Measured> measured(Form form, Problems problems) {

@@ -158,4 +158,35 @@ class DecidingJourneyIT extends BrowserTest {
             assertThat(report).not().containsText(invented);
         }
     }
+
+    /** A table with days as headings, pasted: what each column holds is shown, and the looks are those days. */
+    @Test
+    void aTableOfANotebookIsCopiedInWithItsHeadings() {
+        open(1280, 800);
+        page.navigate("/trials/notebook");
+        field("What was it about?").fill("Which mix stays heavier?");
+        page.getByLabel("What was measured, 1", new Page.GetByLabelOptions().setExact(true))
+                .fill("Weight");
+        page.getByLabel("Unit of what was measured, 1").fill("g");
+        page.getByLabel("A line for each pot, bag or tray")
+                .fill(
+                        "Mix\tPot\t3 May 2026\t10 May 2026\tRemarks\nplain\t1\t420\t400\t\nplain\t2\t410\t\tdried out once\n"
+                                + "wool\t1\t520\t480\tby the window");
+        page.getByLabel("Water and feed, where it is written down").fill("some day; 200 mL");
+        button("Show how it is read").click();
+        assertThat(page.locator("main")).containsText("“some day” is no day that is known");
+        page.getByLabel("Water and feed, where it is written down").fill("4 May 2026; 200 mL");
+        button("Show how it is read").click();
+        assertThat(page.getByLabel("Pot", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("POT");
+        isGoodForAll();
+        page.getByLabel("Remarks", new Page.GetByLabelOptions().setExact(true)).selectOption("NOTHING");
+        button("Copy it in").click();
+        assertThat(page.locator(".read-back")).not().containsText("dried out");
+        button("Copy it in").click();
+        page.waitForURL("**/fair");
+        assertThat(page.locator(".trial-head, header").first()).not().containsText("started");
+        page.navigate(page.url().replaceFirst("/fair.*", "/findings"));
+        assertThat(page.locator("main")).containsText("10 May 2026");
+    }
 }
