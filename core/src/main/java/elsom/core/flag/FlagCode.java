@@ -24,6 +24,7 @@ public enum FlagCode {
     ASKED_LATE,
     UNEVEN_CARE,
     UNCHECKED_METER,
+    BELOW_LIMIT,
     /** Of a plan, before anything is read. */
     PLAN,
     /** Of weighings that don't fit together. */

@@ -6,6 +6,7 @@ import elsom.core.read.Known;
 import elsom.core.read.Read;
 import elsom.core.read.Reader;
 import elsom.core.read.Typed;
+import elsom.core.trial.UnderLimit;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -158,7 +159,7 @@ public record Line(
             }
             throw new IllegalArgumentException(why(part, read, "7 of 10"));
         }
-        Typed typed = Typed.parse(part, unit);
+        Typed typed = UnderLimit.typed(part, unit).orElseGet(() -> Typed.parse(part, unit));
         if (typed instanceof Typed.Refused refused) {
             throw new IllegalArgumentException(
                     "“" + part + "”: " + refused.problem().replaceAll("[.]$", "")

@@ -22,6 +22,7 @@ import java.util.Set;
 public final class Evidence {
     private final Plan plan;
     private final TrialRecord record;
+    private final TrialRecord asRead;
     private final Map<Integer, Map<EndpointCode, Set<UnitCode>>> read = new HashMap<>();
     private final boolean chosen;
     private final int look;
@@ -33,6 +34,7 @@ public final class Evidence {
         this.likelihoods = likelihoods;
         this.later = Map.copyOf(later);
         this.plan = plan;
+        this.asRead = record;
         this.record = WorkedEndpoints.in(plan, record);
         for (Reading reading : this.record.readings()) {
             Set<UnitCode> units = read.computeIfAbsent(reading.ref().look(), number -> new HashMap<>())
@@ -73,6 +75,16 @@ public final class Evidence {
     public static Evidence of(
             Plan plan, TrialRecord record, OptionalInt asked, Likelihoods likelihoods, Map<String, List<Seen>> later) {
         return new Evidence(plan, record, asked, likelihoods, later);
+    }
+
+    /** The same with what lies below a limit as none of it, or as the whole limit. */
+    Evidence belowLimits(boolean whole) {
+        return new Evidence(
+                plan,
+                EitherWay.read(asRead, whole),
+                chosen ? OptionalInt.of(look) : OptionalInt.empty(),
+                likelihoods,
+                later);
     }
 
     public Plan plan() {

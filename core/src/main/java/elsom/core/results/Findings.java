@@ -4,6 +4,7 @@ import elsom.core.figure.FigureKind;
 import elsom.core.figure.GroupKey;
 import elsom.core.figure.GroupResult;
 import elsom.core.figure.UnitResult;
+import elsom.core.flag.BelowLimits;
 import elsom.core.flag.Flag;
 import elsom.core.flag.UncheckedMeter;
 import elsom.core.flag.UnevenCare;
@@ -85,6 +86,20 @@ public record Findings(
 
     /** Runs the analyses in order and puts together what they found. */
     public static Findings of(Evidence evidence, List<Analysis> analyses) {
+        Findings found = once(evidence, analyses);
+        return EitherWay.needed(evidence.record())
+                ? found.answered(EitherWay.agreed(
+                        found.answers(),
+                        once(evidence.belowLimits(false), analyses).answers(),
+                        once(evidence.belowLimits(true), analyses).answers()))
+                : found;
+    }
+
+    private Findings answered(List<Answered> others) {
+        return new Findings(comparedAt, looks, others, sections, flags, kinds, units, groups);
+    }
+
+    private static Findings once(Evidence evidence, List<Analysis> analyses) {
         Draft draft = new Draft();
         analyses.forEach(analysis -> analysis.add(evidence, draft));
         new DeathsAnswers().add(evidence, draft);
@@ -100,6 +115,7 @@ public record Findings(
         draft.flags(UnevenCare.of(
                 evidence.record(), evidence.plan().rules().watering() == WateringSchool.EACH_TO_REFILL_WEIGHT));
         draft.flags(UncheckedMeter.of(evidence.record()));
+        draft.flags(BelowLimits.of(evidence.record()));
         return new Findings(
                 evidence.look(),
                 draft.looks.isEmpty() ? evidence.begun() : draft.looks,

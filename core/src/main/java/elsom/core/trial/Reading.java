@@ -50,4 +50,10 @@ public record Reading(
             throw new IllegalArgumentException("a reading without a value must take another one back");
         }
     }
+
+    /** The same with another value. */
+    public Reading reading(double other) {
+        return new Reading(
+                id, ref, other, typedText, typedUnit, takenAt, recordedAt, station, instrument, supersedes, reason);
+    }
 }

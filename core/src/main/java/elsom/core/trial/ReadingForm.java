@@ -169,7 +169,8 @@ enum ReadingForm {
     private static Typed number(String number, String text, Endpoint endpoint) {
         boolean heaped =
                 endpoint.unit().dimension() == Dimension.MASS || endpoint.unit().dimension() == Dimension.VOLUME;
-        Typed typed = (heaped
+        Typed typed = UnderLimit.typed(number, endpoint)
+                .or(() -> heaped
                         ? TotalLessTare.typed(number, endpoint.unit())
                         : AtTemperature.typed(number, endpoint.unit()))
                 .orElseGet(() -> Typed.parse(number, endpoint.unit()));

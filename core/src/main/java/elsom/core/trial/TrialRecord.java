@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 
 /**
@@ -149,6 +150,12 @@ public final class TrialRecord {
      */
     public TrialRecord with(Endpoint worked, List<Reading> values) {
         return new TrialRecord(trial, setup.with(worked, values), log.plus(values), mishaps, progress, beside);
+    }
+
+    /** This trial with its readings as something else makes of each. */
+    public TrialRecord reread(UnaryOperator<Reading> as) {
+        return new TrialRecord(
+                trial, setup, ReadingLog.of(log.all().stream().map(as).toList()), mishaps, progress, beside);
     }
 
     /** This trial with what went wrong in it, in all. */

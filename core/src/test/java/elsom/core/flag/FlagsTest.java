@@ -159,7 +159,8 @@ class FlagsTest {
                                         FlagCode.PLAN,
                                         FlagCode.WEIGHINGS,
                                         FlagCode.UNEVEN_CARE,
-                                        FlagCode.UNCHECKED_METER)
+                                        FlagCode.UNCHECKED_METER,
+                                        FlagCode.BELOW_LIMIT)
                                 .contains(code)))
                 .allMatch(tested::contains);
     }

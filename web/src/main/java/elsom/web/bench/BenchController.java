@@ -11,6 +11,7 @@ import elsom.core.trial.MishapKind;
 import elsom.core.trial.ReadingId;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnderLimit;
 import elsom.core.trial.UnitCode;
 import elsom.web.device.Scale;
 import elsom.web.kit.ClosedPage;
@@ -136,9 +137,7 @@ class BenchController {
                         : new Understanding(
                                 true,
                                 known.measured()
-                                        ? measures.told(((Typed.Understood) known.typed(text))
-                                                .stored()
-                                                .show(known.decimals() + 1))
+                                        ? measures.told(UnderLimit.told((Typed.Understood) known.typed(text), known))
                                         : ""))
                 .orElseThrow(() -> missing(trial, "endpoint " + endpoint));
     }

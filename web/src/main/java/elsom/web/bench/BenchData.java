@@ -14,6 +14,7 @@ import elsom.core.trial.Look;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
+import elsom.core.trial.UnderLimit;
 import elsom.core.trial.UnitCode;
 import elsom.core.trial.Walk;
 import elsom.web.kit.Places;
@@ -179,11 +180,13 @@ record BenchData(long trial, int look, String lookName, String timing, String st
         return new Current(
                 reading.id().value(),
                 reading.typedText(),
-                !endpoint.measured()
-                        ? reading.typedText()
-                        : number(value, endpoint.decimals())
-                                + symbol(endpoint.unit(), value)
-                                + symptoms(reading, endpoint));
+                UnderLimit.is(reading, endpoint)
+                        ? UnderLimit.shown(reading, endpoint)
+                        : !endpoint.measured()
+                                ? reading.typedText()
+                                : number(value, endpoint.decimals())
+                                        + symbol(endpoint.unit(), value)
+                                        + symptoms(reading, endpoint));
     }
 
     private static String symptoms(Reading reading, Endpoint endpoint) {

@@ -144,7 +144,7 @@ class NotebookController {
     private static String shown(Line.Written written, UnitOfMeasure unit) {
         return written.value().isEmpty()
                 ? "not known"
-                : written.of() > 0
+                : written.of() > 0 || written.typed().startsWith("<")
                         ? written.typed()
                         : (Decimals.upTo(written.value().getAsDouble(), 4) + " " + unit.symbol()).strip();
     }
