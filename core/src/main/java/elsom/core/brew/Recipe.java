@@ -59,7 +59,12 @@ public record Recipe(
 
     /** Reads a recipe; lines that can't be read are told, each with an accepted example. */
     public static Read read(String text) {
-        return new RecipeReader().read(text);
+        return new RecipeReader(false).read(text);
+    }
+
+    /** Reads a recipe that was taken once: what would be asked today is what it was taken for then, US gallons. */
+    public static Recipe kept(String text) {
+        return new RecipeReader(true).read(text).recipe();
     }
 
     /**

@@ -42,11 +42,25 @@ class RecipeTest {
 
     @Test
     void usMeasuresAreRead() {
-        Recipe recipe = Recipe.read("compost 2 oz/gal\nmolasses 1 tbsp/gal").recipe();
+        Recipe recipe = Recipe.kept("compost 2 oz/gal\nmolasses 1 tbsp/gal");
         assertThat(recipe.ingredients().get(0).unit()).isEqualTo(UnitOfMeasure.GRAM);
         // 56.699 g in 3.785 L; 14.787 mL in 3.785 L.
         assertThat(recipe.ingredients().get(0).perLitre()).isEqualTo(14.978, within(0.001));
         assertThat(recipe.ingredients().get(1).perLitre()).isEqualTo(3.906, within(0.001));
+    }
+
+    /** Whose gallon, and an ounce of what, is asked; a fraction is read, a range is not. */
+    @Test
+    void aRecipeIsReadAsEveryOtherBox() {
+        Recipe.Read read = Recipe.read("compost 1 1/2 cup per US gal\nfeed 10-5-5 2 g/L in kelp\n+12 h kelp ½ tsp/L");
+        assertThat(read.problems()).isEmpty();
+        assertThat(read.recipe().ingredients())
+                .extracting(one -> one.name() + " " + Math.round(one.perLitre() * 100) / 100.0 + " " + one.unit())
+                .containsExactly("compost 93.75 MILLILITRE", "feed 10-5-5 2.0 GRAM", "kelp 2.46 MILLILITRE");
+        Recipe.Read asked = Recipe.read("compost 2 oz/gal\nkelp 2-3 g/L\nkelp 15 %\nkelp 5 g");
+        assertThat(asked.recipe().ingredients()).isEmpty();
+        assertThat(asked.problems()).hasSize(4);
+        assertThat(asked.problems().get(0)).contains("2 oz by weight/US gal").contains("imp gal");
     }
 
     @Test

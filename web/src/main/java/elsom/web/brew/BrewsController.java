@@ -117,10 +117,7 @@ class BrewsController {
                         id, recipe, reason, station.signature(), token == null ? UUID.randomUUID() : token)
                 : brews.keepRecipe(id, recipe);
         if (problems.isEmpty() && !record.trial().started()) {
-            plans.revise(
-                    id,
-                    null,
-                    plan -> Optional.of(Refeeding.in(plan, Recipe.read(recipe).recipe())));
+            plans.revise(id, null, plan -> Optional.of(Refeeding.in(plan, Recipe.kept(recipe))));
         }
         return problems.isEmpty()
                 ? new ModelAndView("redirect:/trials/" + trial + "/brews")

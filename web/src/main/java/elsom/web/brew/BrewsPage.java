@@ -70,7 +70,7 @@ record BrewsPage(
             double hours, @Nullable Double oxygen, @Nullable Double temperature) {}
 
     static BrewsPage of(TrialRecord record, Plan plan, String recipe, List<BrewReading> log, Instant now) {
-        Recipe read = Recipe.read(recipe).recipe();
+        Recipe read = Recipe.kept(recipe);
         BrewFindings findings = BrewCounts.of(record, plan, log);
         List<String> asks = new ArrayList<>();
         log.stream()

@@ -49,7 +49,7 @@ record RecipePage(
     }
 
     static RecipePage of(TrialRecord record, Plan plan, Typed typed, List<TrialEvent> corrections, Instant now) {
-        Recipe recipe = Recipe.read(typed.text()).recipe();
+        Recipe recipe = Recipe.kept(typed.text());
         return new RecipePage(
                 TrialHeader.of(record, now, null),
                 "/trials/" + record.trial().id() + "/brews",

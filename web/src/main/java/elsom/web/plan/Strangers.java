@@ -35,6 +35,21 @@ final class Strangers {
                 .filter(name -> shelf.stream().noneMatch(name::equalsIgnoreCase))
                 .forEach(names::add);
         List<Flag> flags = new ArrayList<>();
+        List<String> others = names.stream()
+                .filter(name -> near(name, shelf).isEmpty())
+                .map(name -> "“" + name + "”")
+                .toList();
+        if (!others.isEmpty()) {
+            flags.add(new Flag(
+                    FlagCode.PLAN,
+                    Flag.Severity.NOTE,
+                    "Not on the shelf: " + String.join(", ", others) + ". New, or another name of what is there?",
+                    others.size() == 1
+                            ? "It is taken as a lot of its own, of which nothing is known."
+                            : "Each is taken as a lot of its own, of which nothing is known.",
+                    "Put what is new on the shelf; write what is there by its name there.",
+                    List.of()));
+        }
         for (String name : names) {
             near(name, shelf)
                     .ifPresent(like -> flags.add(new Flag(

@@ -2,8 +2,10 @@ package elsom.web.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elsom.core.flag.Flag;
 import elsom.core.plan.APlan;
 import java.util.List;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -22,8 +24,19 @@ class StrangersTest {
         "bark, "
     })
     void aNameThatIsLikeAnotherIsAskedAbout(String mix, String meant) {
-        assertThat(Strangers.of(APlan.ofGrowth().list("coir", mix).plan(), SHELF))
+        assertThat(Strangers.of(APlan.ofGrowth().list("coir", mix).plan(), SHELF).stream()
+                        .filter(flag -> flag.seen().contains("Did you mean")))
                 .extracting(flag -> flag.seen().replaceAll(".*Did you mean “(.*)”\\?", "$1"))
                 .isEqualTo(meant == null ? List.of() : List.of(meant));
+    }
+
+    /** One that is like no other is taken as new, and said to be. */
+    @Test
+    void aNameThatIsLikeNoneIsSaidToBeNew() {
+        assertThat(Strangers.of(APlan.ofGrowth().list("coir", "2 bark + 1 coir").plan(), SHELF))
+                .extracting(Flag::seen)
+                .containsExactly("Not on the shelf: “bark”. New, or another name of what is there?");
+        assertThat(Strangers.of(APlan.ofGrowth().list("coir", "leaf mould").plan(), SHELF))
+                .isEmpty();
     }
 }
