@@ -64,7 +64,12 @@ public record Recipe(
 
     /** Reads a recipe that was taken once: what would be asked today is what it was taken for then, US gallons. */
     public static Recipe kept(String text) {
-        return new RecipeReader(true).read(text).recipe();
+        return readKept(text).recipe();
+    }
+
+    /** The same with what can't be read even so. */
+    public static Read readKept(String text) {
+        return new RecipeReader(true).read(text);
     }
 
     /**

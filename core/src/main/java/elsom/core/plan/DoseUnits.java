@@ -55,6 +55,11 @@ public final class DoseUnits {
      * @throws IllegalArgumentException with what is asked, or what is wrong
      */
     public static double labelRate(String typed, UnitOfMeasure unit) {
+        return labelRate(typed, unit, Known.on(LocalDate.EPOCH));
+    }
+
+    /** The same, of somebody of whom more is known. */
+    public static double labelRate(String typed, UnitOfMeasure unit, Known known) {
         // So much for each unit has no water to be in.
         if (LevelsText.EACH_UNIT.contains(unit.dimension())
                 && Typed.parse(typed, unit) instanceof Typed.Understood understood
@@ -62,8 +67,7 @@ public final class DoseUnits {
             return understood.stored().value();
         }
         boolean bare = typed.strip().matches("[0-9]+(?:[.,][0-9]+)?");
-        Read read = Reader.read(
-                Box.LABEL_RATE, bare ? typed.strip() + " " + unit.symbol() : typed, Known.on(LocalDate.EPOCH));
+        Read read = Reader.read(Box.LABEL_RATE, bare ? typed.strip() + " " + unit.symbol() : typed, known);
         if (read instanceof Read.Ask ask) {
             throw new IllegalArgumentException(ask.why());
         }

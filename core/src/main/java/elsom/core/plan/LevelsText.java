@@ -64,6 +64,21 @@ public final class LevelsText {
             String control,
             @Nullable Double labelRate,
             @Nullable Double expectedEffect) {
+        return parse(new Typist(name, kind, Known.on(LocalDate.EPOCH)), levels, control, labelRate, expectedEffect);
+    }
+
+    /**
+     * What the factor is, and who typed its levels.
+     *
+     * @param known whose gallons, and measures of one's own
+     */
+    public record Typist(String name, FactorKind kind, Known known) {}
+
+    /** The same, of somebody of whom more is known. */
+    public static Factor parse(
+            Typist of, String levels, String control, @Nullable Double labelRate, @Nullable Double expectedEffect) {
+        String name = of.name();
+        FactorKind kind = of.kind();
         boolean measured = kind == FactorKind.DOSE || kind == FactorKind.TIME || kind == FactorKind.SHARE;
         Bounds.note("the levels of “" + name + "”", levels, Bounds.LEVELS_TEXT);
         Matcher series = SERIES.matcher(String.join(" ", levels.strip().split("\\s+")));
@@ -93,7 +108,7 @@ public final class LevelsText {
                         levels(name, AcidityLevels.read(name, plain), UnitOfMeasure.PH, called, Double.NaN),
                         labelRate,
                         expectedEffect)
-                : amounts(name, kind, typed, plain, called, labelRate, expectedEffect);
+                : amounts(of, typed, plain, called, labelRate, expectedEffect);
     }
 
     /** The level that is called the control beside its amount, as in "6 (control)"; nothing where none is. */
@@ -162,13 +177,14 @@ public final class LevelsText {
     }
 
     private static Factor amounts(
-            String name,
-            FactorKind kind,
+            Typist of,
             String typed,
             List<String> parts,
             String typedControl,
             @Nullable Double labelRate,
             @Nullable Double expectedEffect) {
+        String name = of.name();
+        FactorKind kind = of.kind();
         boolean timed = parts.stream().anyMatch(part -> TIMED.matcher(part).matches());
         if (kind == FactorKind.TIME || timed) {
             return times(name, kind, parts, typedControl, labelRate, expectedEffect);
@@ -179,7 +195,7 @@ public final class LevelsText {
         if (each.isPresent()) {
             return each.get();
         }
-        Read.Value read = dosed(kind, typed.strip().replaceAll("\\s*\\R\\s*", "; "));
+        Read.Value read = dosed(of, typed.strip().replaceAll("\\s*\\R\\s*", "; "));
         UnitOfMeasure unit = DoseUnits.unit(read.unit(), parts);
         List<Double> doses = ((Read.Amounts) read.meaning())
                 .values().stream()
@@ -235,9 +251,9 @@ public final class LevelsText {
     }
 
     /** The doses, each by its own unit; what can't be one list is asked about with its readings. */
-    private static Read.Value dosed(FactorKind kind, String typed) {
-        boolean shares = kind == FactorKind.SHARE && !typed.matches(".*[\\p{L}%:/].*");
-        Read read = Reader.read(Box.DOSE_LIST, shares ? typed + " %" : typed, Known.on(LocalDate.EPOCH));
+    private static Read.Value dosed(Typist of, String typed) {
+        boolean shares = of.kind() == FactorKind.SHARE && !typed.matches(".*[\\p{L}%:/].*");
+        Read read = Reader.read(Box.DOSE_LIST, shares ? typed + " %" : typed, of.known());
         if (read instanceof Read.Ask ask) {
             throw new Asked(ask);
         }

@@ -53,6 +53,11 @@ public sealed interface Typed {
      * @param assumed the unit meant when none is typed, and the one the amount is kept in
      */
     static Typed parse(String text, UnitOfMeasure assumed) {
+        return parse(text, assumed, Known.on(Boxes.TODAY));
+    }
+
+    /** The same, of somebody of whom more is known. */
+    static Typed parse(String text, UnitOfMeasure assumed, Known known) {
         Typed plain = inUnits(text, assumed);
         Optional<Box> box = Boxes.of(assumed);
         boolean liquid = Boxes.liquid(text);
@@ -60,7 +65,7 @@ public sealed interface Typed {
         if (box.isEmpty() || (!refused && !liquid)) {
             return plain;
         }
-        Read read = Reader.read(box.get(), text, Known.on(Boxes.TODAY));
+        Read read = Reader.read(box.get(), text, known);
         if (read instanceof Read.Ask ask) {
             boolean readings = refused && !ask.readings().isEmpty() && assumed.dimension() != Dimension.CONDUCTIVITY;
             return liquid || readings

@@ -1,10 +1,8 @@
 package elsom.core.sums;
 
 import elsom.core.read.Box;
-import elsom.core.read.Known;
 import elsom.core.read.Read;
 import elsom.core.read.Reader;
-import java.time.LocalDate;
 import java.util.Optional;
 
 /** A blank of a sum that takes whatever the reader of its box takes; what it asks is said at the blank. */
@@ -17,7 +15,7 @@ final class ReadBlank {
 
     /** What was read; empty with a message at the blank where it was not. */
     static Optional<Read.Value> read(SumValues values, String code, Box box) {
-        Read read = Reader.read(box, values.text(code), Known.on(LocalDate.EPOCH));
+        Read read = Reader.read(box, values.text(code), values.known());
         if (read instanceof Read.Value value && !(value.meaning() instanceof Read.Unknown)) {
             return Optional.of(value);
         }

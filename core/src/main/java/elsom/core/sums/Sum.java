@@ -1,5 +1,7 @@
 package elsom.core.sums;
 
+import elsom.core.read.Known;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,7 +30,12 @@ public record Sum(String code, String title, String asks, String source, List<Su
 
     /** The sum of what was typed. */
     public Worked worked(Map<String, String> typed) {
-        SumValues values = SumValues.read(fields, typed);
+        return worked(typed, Known.on(LocalDate.EPOCH));
+    }
+
+    /** The sum of what somebody typed of whom more is known. */
+    public Worked worked(Map<String, String> typed, Known known) {
+        SumValues values = SumValues.read(fields, typed, known);
         return new Worked(values, values.problems().isEmpty() ? work.of(values) : Optional.empty());
     }
 }

@@ -2,6 +2,7 @@ package elsom.core.sums;
 
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Known;
 import elsom.core.read.Typed;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -22,11 +23,15 @@ public final class SumValues {
     private final Map<String, String> written = new HashMap<>();
     private final Map<String, String> problems = new LinkedHashMap<>();
 
-    private SumValues() {}
+    private final Known known;
+
+    private SumValues(Known known) {
+        this.known = known;
+    }
 
     /** Reads what was typed; a blank that is missing has its example, an empty optional one stays empty. */
-    public static SumValues read(List<SumField> fields, Map<String, String> typed) {
-        SumValues values = new SumValues();
+    public static SumValues read(List<SumField> fields, Map<String, String> typed, Known known) {
+        SumValues values = new SumValues(known);
         for (SumField field : fields) {
             String text = typed.getOrDefault(field.code(), field.optional() ? "" : field.example())
                     .strip();
@@ -57,7 +62,7 @@ public final class SumValues {
     private void quantity(SumField field, String text) {
         written.put(field.code(), text);
         String bare = field.unit() == UnitOfMeasure.COUNT ? text.replace("%", "") : text;
-        Typed typed = Typed.parse(bare, field.unit());
+        Typed typed = Typed.parse(bare, field.unit(), known);
         if (typed instanceof Typed.Refused refused) {
             problems.put(field.code(), refused.message("Accepted: " + field.example()));
             return;
@@ -94,6 +99,11 @@ public final class SumValues {
     /** A choice or a text; empty when it is missing. */
     public String text(String code) {
         return texts.getOrDefault(code, "");
+    }
+
+    /** What is known of who typed it. */
+    Known known() {
+        return known;
     }
 
     /** Messages by the code of their field. */

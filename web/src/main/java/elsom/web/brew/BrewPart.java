@@ -76,7 +76,7 @@ class BrewPart implements PackagePart {
 
     private static String recipe(CsvTable.Row row) {
         String text = row.text("recipe");
-        List<String> problems = Recipe.read(text).problems();
+        List<String> problems = Recipe.readKept(text).problems();
         if (text.length() > Recipe.LONGEST || !problems.isEmpty()) {
             throw row.refuse("recipe: " + (problems.isEmpty() ? "it is too long" : problems.get(0)));
         }

@@ -9,6 +9,7 @@ import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import elsom.web.lots.Lots;
+import elsom.web.measure.Measures;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
 import elsom.web.platform.Station;
@@ -45,11 +46,20 @@ class PlanController {
     private final Plans plans;
     private final Containers containers;
     private final Lots lots;
+    private final Measures measures;
     private final Clock clock;
     private final SecureRandom seeds = new SecureRandom();
 
-    PlanController(Trials trials, TrialLists lists, Plans plans, Containers containers, Lots lots, Clock clock) {
+    PlanController(
+            Trials trials,
+            TrialLists lists,
+            Plans plans,
+            Containers containers,
+            Lots lots,
+            Measures measures,
+            Clock clock) {
         this.lots = lots;
+        this.measures = measures;
         this.trials = trials;
         this.lists = lists;
         this.plans = plans;
@@ -88,7 +98,7 @@ class PlanController {
     private PartOfForm reader(PlanPart part, Plan plan) {
         return switch (part) {
             case QUESTION -> new QuestionPart();
-            case TREATMENTS -> new TreatmentsPart(TreatmentsPart.offered(plan, containers.all()));
+            case TREATMENTS -> new TreatmentsPart(TreatmentsPart.offered(plan, containers.all()), measures.known());
             case SIZE -> new SizePart();
             case BENCH -> new BenchPart();
             case DATES -> new DatesPart();

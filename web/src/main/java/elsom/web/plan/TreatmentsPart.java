@@ -14,11 +14,13 @@ import elsom.core.protocol.Protocols;
 import elsom.core.quantity.Bounds;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Known;
 import elsom.core.trial.Container;
 import elsom.core.trial.ControlKind;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.TreatmentProperty;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashSet;
@@ -40,9 +42,16 @@ final class TreatmentsPart implements PartOfForm {
     private static final double BRIM = 1.02;
 
     private final List<Container> offered;
+    private final Known known;
 
+    /** Of somebody of whom nothing is known. */
     TreatmentsPart(List<Container> offered) {
+        this(offered, Known.on(LocalDate.EPOCH));
+    }
+
+    TreatmentsPart(List<Container> offered, Known known) {
         this.offered = offered;
+        this.known = known;
     }
 
     /**
@@ -236,7 +245,7 @@ final class TreatmentsPart implements PartOfForm {
                         + " mL. Accepted: 1500 mL, 1.5 L, or nothing for full.");
     }
 
-    private static Treatments grid(Form form, Problems problems) {
+    private Treatments grid(Form form, Problems problems) {
         List<Factor> factors = new ArrayList<>();
         for (int i = 0; i < Math.min(form.lines(FACTORS), Factor.MOST); i++) {
             int line = i;
@@ -272,13 +281,17 @@ final class TreatmentsPart implements PartOfForm {
         return Treatments.crossed(factors, whole.base(), struck);
     }
 
-    private static Factor factor(Form form, int line, String name, FactorKind kind, @Nullable Double label) {
+    private Factor factor(Form form, int line, String name, FactorKind kind, @Nullable Double label) {
         return LevelsText.parse(
-                name, kind, form.text(FACTORS, line, "levels"), form.text(FACTORS, line, "control"), label, null);
+                new LevelsText.Typist(name, kind, known),
+                form.text(FACTORS, line, "levels"),
+                form.text(FACTORS, line, "control"),
+                label,
+                null);
     }
 
     /** With the label's rate, which is read in the unit of the levels, and where an effect is expected. */
-    private static Optional<Factor> labelled(Form form, int line, Factor plain, Problems problems) {
+    private Optional<Factor> labelled(Form form, int line, Factor plain, Problems problems) {
         Optional<Double> rate = rate(Form.name(FACTORS, line, "label"), form, plain, problems);
         Optional<Double> effect = rate(Form.name(FACTORS, line, "effect"), form, plain, problems);
         return problems.tried(
@@ -293,10 +306,10 @@ final class TreatmentsPart implements PartOfForm {
                         effect.orElse(null)));
     }
 
-    private static Optional<Double> rate(String field, Form form, Factor factor, Problems problems) {
+    private Optional<Double> rate(String field, Form form, Factor factor, Problems problems) {
         return form.text(field).isEmpty()
                 ? Optional.empty()
-                : problems.tried(field, () -> DoseUnits.labelRate(form.text(field), factor.unit()));
+                : problems.tried(field, () -> DoseUnits.labelRate(form.text(field), factor.unit(), known));
     }
 
     private Treatments list(Form form, Plan plan, Problems problems) {

@@ -1,9 +1,12 @@
 package elsom.web.sums;
 
+import elsom.core.read.Known;
+import elsom.core.read.OwnMeasure;
 import elsom.core.sums.Sum;
 import elsom.core.sums.SumAnswer;
 import elsom.core.sums.SumField;
 import elsom.core.sums.Sums;
+import elsom.web.measure.Measures;
 import elsom.web.platform.NotFound;
 import java.util.List;
 import java.util.Map;
@@ -24,9 +27,10 @@ class SumsController {
             List<Sum> all,
             Sum sum,
             List<Blank> blanks,
-            @org.jspecify.annotations.Nullable SumAnswer answer) {
-        static SumPage of(Sum sum, Map<String, String> typed) {
-            Sum.Worked worked = sum.worked(typed);
+            @org.jspecify.annotations.Nullable SumAnswer answer,
+            List<String> own) {
+        static SumPage of(Sum sum, Map<String, String> typed, Known known, List<OwnMeasure> own) {
+            Sum.Worked worked = sum.worked(typed, known);
             Map<String, String> problems = worked.values().problems();
             return new SumPage(
                     Sums.all(),
@@ -37,8 +41,18 @@ class SumsController {
                                     typed.getOrDefault(field.code(), field.optional() ? "" : field.example()),
                                     problems.getOrDefault(field.code(), "")))
                             .toList(),
-                    worked.answer().orElse(null));
+                    worked.answer().orElse(null),
+                    own.stream()
+                            .filter(measure -> typed.values().stream().anyMatch(measure::in))
+                            .map(OwnMeasure::says)
+                            .toList());
         }
+    }
+
+    private final Measures measures;
+
+    SumsController(Measures measures) {
+        this.measures = measures;
     }
 
     @GetMapping("/sums")
@@ -51,7 +65,7 @@ class SumsController {
     String sheet(@PathVariable String code, @RequestParam Map<String, String> typed, Model model) {
         Sum sum = Sums.find(code)
                 .orElseThrow(() -> new NotFound("There is no sum called “" + code + "”.", "/sums", "All sums"));
-        model.addAttribute("page", SumPage.of(sum, typed));
+        model.addAttribute("page", SumPage.of(sum, typed, measures.known(), measures.all()));
         return "sums/sum";
     }
 }

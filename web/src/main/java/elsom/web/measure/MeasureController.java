@@ -1,0 +1,82 @@
+package elsom.web.measure;
+
+import elsom.core.read.Known;
+import elsom.core.read.OwnMeasure;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+
+/** The page of one's own measures. */
+@Controller
+class MeasureController {
+    private static final String PAGE = "redirect:/measures";
+
+    private final Measures measures;
+
+    MeasureController(Measures measures) {
+        this.measures = measures;
+    }
+
+    /** What was typed of a new one. */
+    record Typed(String word, String size, String of) {
+        static final Typed NOTHING = new Typed("", "", "");
+    }
+
+    /** The page; {@code whose} is empty while nobody said. */
+    record MeasuresPage(
+            List<OwnMeasure> all,
+            List<String> words,
+            String whose,
+            List<Known.Gallons> gallons,
+            Typed typed,
+            String problem) {}
+
+    private MeasuresPage page(Typed typed, String problem) {
+        return new MeasuresPage(
+                measures.all(),
+                OwnMeasure.words(),
+                measures.gallons().map(Enum::name).orElse(""),
+                List.of(Known.Gallons.values()),
+                typed,
+                problem);
+    }
+
+    @GetMapping("/measures")
+    String show(Model model) {
+        model.addAttribute("page", page(Typed.NOTHING, ""));
+        return "measure/measures";
+    }
+
+    @PostMapping("/measures")
+    ModelAndView keep(
+            @RequestParam(defaultValue = "") String word,
+            @RequestParam(defaultValue = "") String size,
+            @RequestParam(defaultValue = "") String of) {
+        try {
+            measures.keep(OwnMeasure.of(word.strip(), size.strip(), of));
+            return new ModelAndView(PAGE);
+        } catch (IllegalArgumentException unreadable) {
+            ModelAndView again = new ModelAndView("measure/measures", HttpStatus.UNPROCESSABLE_CONTENT);
+            return again.addObject("page", page(new Typed(word, size, of), String.valueOf(unreadable.getMessage())));
+        }
+    }
+
+    @PostMapping("/measures/remove")
+    String remove(@RequestParam String word) {
+        measures.remove(word);
+        return PAGE;
+    }
+
+    /** Whose gallons, quarts and fluid ounces are meant; empty to be asked each time. */
+    @PostMapping("/measures/gallons")
+    String gallons(@RequestParam(defaultValue = "") String whose) {
+        measures.say(whose.isEmpty() ? Optional.empty() : Optional.of(Known.Gallons.valueOf(whose)));
+        return PAGE;
+    }
+}
