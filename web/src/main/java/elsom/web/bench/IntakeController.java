@@ -7,6 +7,7 @@ import java.time.ZoneId;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -26,11 +27,16 @@ class IntakeController {
 
     private final IntakeKeys keys;
     private final ScriptReadings readings;
+    private final NotTaken notTaken;
 
-    IntakeController(IntakeKeys keys, ScriptReadings readings) {
+    IntakeController(IntakeKeys keys, ScriptReadings readings, NotTaken notTaken) {
         this.keys = keys;
         this.readings = readings;
+        this.notTaken = notTaken;
     }
+
+    /** One that was not taken, on the page. */
+    public record NotTakenLine(String sent, String station, String place, String typed, String measured, String why) {}
 
     /** A key on the page. */
     public record KeyLine(long id, String station, String made, String used) {}
@@ -53,6 +59,17 @@ class IntakeController {
     private String page(Model model, String fresh) {
         model.addAttribute("fresh", fresh);
         model.addAttribute(
+                "notTaken",
+                notTaken.all().stream()
+                        .map(row -> new NotTakenLine(
+                                Times.dayAndTime(row.sentAt(), ZoneId.systemDefault()),
+                                row.station(),
+                                row.place(),
+                                row.typed(),
+                                row.takenAt(),
+                                row.why()))
+                        .toList());
+        model.addAttribute(
                 "made",
                 keys.standing().stream()
                         .map(key -> new KeyLine(
@@ -72,6 +89,12 @@ class IntakeController {
         return "redirect:/intake";
     }
 
+    @PostMapping("/intake/not-taken/clear")
+    String clear() {
+        notTaken.clear();
+        return "redirect:/intake";
+    }
+
     /** Takes one reading: 200 when it is in the store, 401 without a key, 409 when another stands, 422 when it can't be. */
     @PostMapping("/intake/readings")
     @ResponseBody
@@ -80,6 +103,7 @@ class IntakeController {
             @RequestBody ScriptReadings.Sent sent) {
         return byKey(authorization, station -> {
             ScriptReadings.Answer answer = readings.take(sent, station);
+            notTaken.told(sent, answer, station);
             return ResponseEntity.status(
                             switch (answer.status()) {
                                 case SAVED, ODD -> HttpStatus.OK;
@@ -98,8 +122,21 @@ class IntakeController {
             @RequestBody ScriptReadings.Batch batch) {
         return byKey(authorization, station -> {
             ScriptReadings.BatchAnswer answer = readings.takeAll(batch, station);
+            told(batch, answer, station);
             return ResponseEntity.status(answer.taken() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT)
                     .body(answer);
+        });
+    }
+
+    private void told(ScriptReadings.Batch batch, ScriptReadings.BatchAnswer answer, Station station) {
+        if (batch.readings() == null) {
+            return;
+        }
+        answer.readings().forEach(line -> {
+            ScriptReadings.@Nullable Sent sent = batch.readings().get(line.index());
+            if (sent != null) {
+                notTaken.told(sent, new ScriptReadings.Answer(line.status(), line.message(), line.reading()), station);
+            }
         });
     }
 

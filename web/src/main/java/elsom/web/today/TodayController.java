@@ -2,6 +2,7 @@ package elsom.web.today;
 
 import elsom.core.meter.MeterKind;
 import elsom.web.backup.Backups;
+import elsom.web.bench.NotTaken;
 import elsom.web.brew.Brews;
 import elsom.web.kit.Times;
 import elsom.web.meter.MeterChecks;
@@ -32,9 +33,18 @@ class TodayController {
     private final MeterChecks meters;
     private final Brews brews;
     private final Watches watches;
+    private final NotTaken notTaken;
     private final Clock clock;
 
-    TodayController(TrialLists lists, Backups backups, MeterChecks meters, Brews brews, Watches watches, Clock clock) {
+    TodayController(
+            TrialLists lists,
+            Backups backups,
+            MeterChecks meters,
+            Brews brews,
+            Watches watches,
+            NotTaken notTaken,
+            Clock clock) {
+        this.notTaken = notTaken;
         this.watches = watches;
         this.brews = brews;
         this.meters = meters;
@@ -105,6 +115,7 @@ class TodayController {
                         .toList());
         model.addAttribute("page", page);
         model.addAttribute("alarms", watches.passed());
+        model.addAttribute("notTaken", notTaken.count());
         model.addAttribute(
                 "brews",
                 brews.toUse().stream().map(one -> UseSoon.of(one, now, here)).toList());

@@ -178,4 +178,25 @@ class IntakeIT {
         assertThat(web.post("/intake/keys", Map.of("station", "x".repeat(40))).statusCode())
                 .isEqualTo(422);
     }
+
+    /** What finds no place is listed with why, on Today too, until it is sent again and taken. */
+    @Test
+    void whatFindsNoPlaceIsListedUntilItDoes() throws Exception {
+        Web web = new Web(port);
+        web.post("/intake/not-taken/clear", Map.of());
+        String key = made();
+        sent(key, "/intake/readings", reading("Q99", "25 g", ", \"taken_at\": \"2026-05-01T09:00:00Z\""));
+        sent(key, "/intake/readings", reading("Q99", "25.5 g", ""));
+        send(key, "heavy", "");
+        assertThat(web.get("/").body()).contains("2 readings that scripts sent were not taken");
+        assertThat(web.get("/intake").body())
+                .contains("Q99, look 1, tare-mass", "25.5 g", unit + ", look 1", "heavy")
+                .doesNotContain("25 g<");
+        send(key, "25 g", "");
+        assertThat(web.get("/intake").body()).contains("Q99").doesNotContain(unit + ", look 1");
+        sent(key, "/intake/readings/batch", "{\"readings\": [" + reading("Q98", "25 g", "") + ", null]}");
+        assertThat(web.get("/intake").body()).contains("Q98");
+        web.post("/intake/not-taken/clear", Map.of());
+        assertThat(web.get("/").body()).doesNotContain("were not taken");
+    }
 }
