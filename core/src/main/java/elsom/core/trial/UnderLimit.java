@@ -29,9 +29,17 @@ public final class UnderLimit {
         return !WITHOUT_NONE.contains(endpoint.unit().dimension()) && !endpoint.whole() && endpoint.lowest() <= 0;
     }
 
-    /** Empty where no limit is typed, or the endpoint can't have one. */
+    /** Empty where no limit is typed; refused where the endpoint can't have one. */
     static Optional<Typed> typed(String text, Endpoint endpoint) {
-        return possible(endpoint) ? typed(text, endpoint.unit()) : Optional.empty();
+        return possible(endpoint)
+                ? typed(text, endpoint.unit())
+                : Optional.of(text)
+                        .filter(one -> TYPED.matcher(one).matches())
+                        .map(one -> new Typed.Refused(
+                                one,
+                                "“" + one.strip() + "” says only where " + endpoint.name()
+                                        + " is not, and half of it means nothing",
+                                endpoint.example()));
     }
 
     /** Empty where no limit is typed, or the unit's scale does not begin at none. */

@@ -138,6 +138,7 @@ class BenchController {
                                 true,
                                 known.measured()
                                         ? measures.told(UnderLimit.told((Typed.Understood) known.typed(text), known))
+                                                + BenchData.symptoms(text, known)
                                         : ""))
                 .orElseThrow(() -> missing(trial, "endpoint " + endpoint));
     }

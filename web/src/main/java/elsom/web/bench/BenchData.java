@@ -186,12 +186,13 @@ record BenchData(long trial, int look, String lookName, String timing, String st
                                 ? reading.typedText()
                                 : number(value, endpoint.decimals())
                                         + symbol(endpoint.unit(), value)
-                                        + symptoms(reading, endpoint));
+                                        + symptoms(reading.typedText(), endpoint));
     }
 
-    private static String symptoms(Reading reading, Endpoint endpoint) {
+    /** Words behind a score, as they are taken. */
+    static String symptoms(String typed, Endpoint endpoint) {
         return endpoint.takesSymptoms()
-                ? InjuryScore.typed(reading.typedText())
+                ? InjuryScore.typed(typed)
                         .map(InjuryScore::words)
                         .filter(words -> !words.isEmpty())
                         .map(words -> ", " + words)
