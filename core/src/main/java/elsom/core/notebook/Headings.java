@@ -84,7 +84,7 @@ public record Headings(List<Column> columns) {
     private static boolean value(String cell, LocalDate today) {
         return !cell.isEmpty()
                 && day(cell, today).isEmpty()
-                && (cell.matches("[-+<>~]?[0-9].*|[?]|(?i)lost|dead|died|unknown"));
+                && cell.matches("[-+<>~]?[0-9].*|[?]|(?i)lost|dead|died|unknown");
     }
 
     private static Optional<Holds> named(String cell, List<String> measured) {

@@ -33,7 +33,11 @@ public enum Holds {
 
     /** Of the things that were measured, from 0. */
     static Holds measured(int index) {
-        return values()[MEASURED_1.ordinal() + index];
+        return switch (index) {
+            case 0 -> MEASURED_1;
+            case 1 -> MEASURED_2;
+            default -> MEASURED_3;
+        };
     }
 
     /** Which of the things that were measured it is, from 0; -1 for what is none. */
