@@ -105,7 +105,7 @@ public record Plan(
         return new Plan(protocol, asked, treatments, pots, arrangement, schedule, other, origin);
     }
 
-    public Plan from(PlanOrigin other) {
+    public Plan from(@Nullable PlanOrigin other) {
         return new Plan(protocol, asked, treatments, pots, arrangement, schedule, rules, other);
     }
 

@@ -74,6 +74,11 @@ public record Endpoint(
         return counting.form != ReadingForm.WORDS;
     }
 
+    /** Whether its units are put in order side by side. */
+    public boolean ranked() {
+        return counting.form == ReadingForm.PLACE;
+    }
+
     /** Whether somebody reads it: neither a sensor's series nor a formula gives it. */
     public boolean byHand() {
         return counting.source == Counting.Source.HAND;

@@ -136,7 +136,7 @@ class PlanController {
                         problems,
                         plan.asked().measures(),
                         plan.arrangement().replicates(),
-                        sizePreview(plan, form, problems));
+                        sizePreview(id, plan, form, problems));
             case BENCH -> LayoutPage.of(frame, record, plan, form, problems);
             case DATES -> DatesPages.DatesPage.of(frame, plan, form, problems);
             case READY -> ReadyPage.of(frame, trials.key(id), plan, protocol);
@@ -148,11 +148,11 @@ class PlanController {
     }
 
     /** Scatter comes from earlier trials that grew the same crop; within treatments, so of blind ones by their key. */
-    private SizePages.SizePreview sizePreview(Plan plan, Form form, Problems problems) {
+    private SizePages.SizePreview sizePreview(TrialId trial, Plan plan, Form form, Problems problems) {
         List<TrialRecord> past = lists.measuredOf(plan.asked().crop(), MOST_PAST).stream()
                 .map(trials::key)
                 .toList();
-        return SizePages.SizePreview.of(plan, form, past, problems);
+        return SizePages.SizePreview.of(trial, plan, form, past, problems);
     }
 
     @PostMapping("/plan/{name}")
@@ -225,7 +225,7 @@ class PlanController {
         Plan changed = read(reader(part, plan), form, plan, problems);
         Object preview = switch (part) {
             case TREATMENTS -> Pages.TreatmentsPreview.of(changed, form, problems, lots.fillings());
-            case SIZE -> sizePreview(changed, form, problems);
+            case SIZE -> sizePreview(new TrialId(trial), changed, form, problems);
             case DATES -> DatesPages.DatesPreview.of(changed, problems);
             default -> throw new Refusal("That page has no preview.");
         };

@@ -9,6 +9,7 @@ import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Spans;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.results.Rehearsed;
+import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.Json;
 import java.time.Duration;
@@ -16,6 +17,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.UUID;
 import java.util.stream.Stream;
 
 /** The page on how many units, and what so many can tell. */
@@ -33,6 +35,9 @@ final class SizePages {
             List<Measure> measures,
             int replicates,
             SizePreview preview) {}
+
+    /** What a rehearsal of the plan on a practice bench supposes, in fractions; its token lets it begin once. */
+    public record Rehearse(TrialId trial, double truth, double cv, UUID token) {}
 
     /**
      * What so many units can tell.
@@ -52,11 +57,12 @@ final class SizePages {
             String formula,
             String rehearsed,
             String rulers,
+            Rehearse rehearse,
             List<String> refused) {
         private static final int MOST_RUNS = 400;
         private static final Duration LONGEST = Duration.ofMillis(600);
 
-        static SizePreview of(Plan plan, Form form, List<TrialRecord> past, Problems problems) {
+        static SizePreview of(TrialId trial, Plan plan, Form form, List<TrialRecord> past, Problems problems) {
             Measure measure = chosen(plan, form);
             Optional<PastScatter> scatter =
                     PastScatter.of(past, measure.endpoint().code());
@@ -122,6 +128,7 @@ final class SizePages {
                     rehearsed
                             .map(runs -> Json.of(RulersChart.of(runs, outlook)))
                             .orElse(""),
+                    new Rehearse(trial, truth / unit, cv, UUID.randomUUID()),
                     Stream.of("cv", "mean", "truth")
                             .map(problems::of)
                             .filter(problem -> !problem.isEmpty())

@@ -10,14 +10,19 @@ import org.springframework.web.bind.annotation.PathVariable;
 /** Lets every page of a trial say that it is a practice bench. */
 @ControllerAdvice
 class PracticeAdvice {
-    private final ObjectProvider<Practices> practices;
+    private static final String HIDDEN = "nothing here is real, and what is true is hidden until the call.";
+    private static final String SUPPOSED = "nothing here is real: a plan, rehearsed.";
 
-    PracticeAdvice(ObjectProvider<Practices> practices) {
+    private final ObjectProvider<Practices> practices;
+    private final ObjectProvider<Rehearsals> rehearsals;
+
+    PracticeAdvice(ObjectProvider<Practices> practices, ObjectProvider<Rehearsals> rehearsals) {
         this.practices = practices;
+        this.rehearsals = rehearsals;
     }
 
-    /** The way back to the bench of a practice trial. */
-    public record Back(String label, String href) {}
+    /** The way back to the bench of a practice trial, and what is said of it. */
+    public record Back(String says, String label, String href) {}
 
     /** Looked up only by a page that shows it. */
     @FunctionalInterface
@@ -31,11 +36,17 @@ class PracticeAdvice {
     PracticeOf practice(@PathVariable(name = "trial", required = false) @Nullable Long trial) {
         return () -> {
             Practices known = practices.getIfAvailable();
-            return trial == null || known == null
-                    ? null
-                    : known.find(new TrialId(trial))
-                            .map(own -> new Back(own.level().brief().name(), "/practice/bench/" + trial))
-                            .orElse(null);
+            Rehearsals rehearsed = rehearsals.getIfAvailable();
+            if (trial == null || known == null || rehearsed == null) {
+                return null;
+            }
+            TrialId id = new TrialId(trial);
+            return known.find(id)
+                    .map(own -> new Back(HIDDEN, own.level().brief().name(), "/practice/bench/" + trial))
+                    .or(() -> rehearsed
+                            .find(id)
+                            .map(own -> new Back(SUPPOSED, "the rehearsal", "/practice/rehearsal/" + trial)))
+                    .orElse(null);
         };
     }
 }

@@ -9,6 +9,7 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ReducedMotion;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
@@ -37,6 +38,8 @@ abstract class BrowserTest {
 
     private final List<String> complaints = new ArrayList<>();
     private final List<BrowserContext> devices = new ArrayList<>();
+    private static final double PATIENCE_MS = 20_000;
+
     private int keys;
     protected Page page;
 
@@ -44,6 +47,8 @@ abstract class BrowserTest {
     private int port;
 
     private static Browser launched() {
+        // A busy machine answers late, which is no fault of the page.
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
         Playwright playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         Browser browser = playwright
@@ -89,7 +94,7 @@ abstract class BrowserTest {
                 .setReducedMotion(ReducedMotion.REDUCE));
         devices.add(device);
         Page opened = device.newPage();
-        opened.setDefaultTimeout(10_000);
+        opened.setDefaultTimeout(PATIENCE_MS);
         opened.onPageError(error -> complaints.add("error: " + error));
         opened.onConsoleMessage(message -> {
             // The browser notes every refused request itself; a refusal is an answer, not a fault.

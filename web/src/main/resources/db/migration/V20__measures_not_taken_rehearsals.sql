@@ -22,3 +22,13 @@ create table not_taken (
     why             varchar(400) not null
 );
 create index not_taken_by_place on not_taken(place);
+
+-- Plans rehearsed on a practice bench, and what was supposed of each.
+create table rehearsal (
+    trial_id        bigint       not null primary key references trial(id) on delete cascade,
+    planned         bigint       not null,
+    endpoint        varchar(60)  not null,
+    truth           double precision not null,
+    cv              double precision not null,
+    seed            bigint       not null
+);

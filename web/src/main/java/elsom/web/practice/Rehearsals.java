@@ -1,0 +1,148 @@
+package elsom.web.practice;
+
+import elsom.core.plan.Plan;
+import elsom.core.practice.PracticeBench;
+import elsom.core.practice.Rehearsal;
+import elsom.core.trial.EndpointCode;
+import elsom.core.trial.Instrument;
+import elsom.core.trial.Look;
+import elsom.core.trial.TrialId;
+import elsom.core.trial.TrialRecord;
+import elsom.web.platform.Refusal;
+import elsom.web.trial.Logbook;
+import elsom.web.trial.NewReading;
+import elsom.web.trial.Plans;
+import elsom.web.trial.Trials;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Plans that are rehearsed: a copy of each as a practice bench, and what was supposed of it. */
+@Component
+class Rehearsals {
+    private static final String STATION = "Practice";
+    private static final int SECONDS_A_UNIT = 25;
+    /** Its last look lies so long back that nothing of it is still to come. */
+    private static final Duration OVER = Duration.ofDays(2);
+
+    private final Rows rows;
+    private final Plans plans;
+    private final Trials trials;
+    private final Logbook logbook;
+    private final Clock clock;
+
+    Rehearsals(Rows rows, Plans plans, Trials trials, Logbook logbook, Clock clock) {
+        this.rows = rows;
+        this.plans = plans;
+        this.trials = trials;
+        this.logbook = logbook;
+        this.clock = clock;
+    }
+
+    /** A rehearsal as it is stored; {@code planned} is the trial whose plan it is of. */
+    record Row(TrialId trialId, TrialId planned, String endpoint, double truth, double cv, long seed) {
+        Rehearsal.Supposed supposed() {
+            return new Rehearsal.Supposed(new EndpointCode(endpoint), truth, cv);
+        }
+    }
+
+    /** The rehearsals as they are stored. */
+    @Mapper
+    interface Rows {
+        @Insert("""
+                insert into rehearsal (trial_id, planned, endpoint, truth, cv, seed)
+                values (#{id}, #{planned}, #{s.endpoint}, #{s.truth}, #{s.cv}, #{seed})""")
+        void keep(
+                @Param("id") TrialId id,
+                @Param("planned") TrialId planned,
+                @Param("s") Rehearsal.Supposed supposed,
+                @Param("seed") long seed);
+
+        @Update("update trial set practice = true where id = #{id}")
+        void mark(TrialId id);
+
+        @Select("select trial_id, planned, endpoint, truth, cv, seed from rehearsal where trial_id = #{id}")
+        Optional<Row> find(TrialId id);
+    }
+
+    Optional<Row> find(TrialId id) {
+        return rows.find(id);
+    }
+
+    /**
+     * Draws a plan as a practice bench and starts it, once for its token.
+     *
+     * @param replicates units of each treatment; empty for as many as the plan has
+     * @throws Refusal if the plan can't be started, saying why
+     */
+    @Transactional
+    TrialId begin(TrialId planned, OptionalInt replicates, Rehearsal.Supposed supposed, UUID token) {
+        Plan plan = plans.plan(planned);
+        if (plan.asked().measure(supposed.endpoint()).isEmpty()) {
+            throw new Refusal("The plan does not measure “" + supposed.endpoint() + "”.");
+        }
+        if (plan.treatments().size() < 2) {
+            throw new Refusal("A rehearsal needs two treatments or more. Name them first.");
+        }
+        Duration length = plan.schedule().length();
+        Instant first = clock.instant().minus(OVER).minus(length);
+        Plan copy = plan.with(plan.schedule().beginningAt(first))
+                .with(plan.arrangement()
+                        .withReplicates(replicates.orElse(plan.arrangement().replicates())))
+                .from(null);
+        TrialId id = plans.begin(copy, token);
+        if (rows.find(id).isEmpty()) {
+            rows.keep(id, planned, supposed, plan.arrangement().seed());
+            rows.mark(id);
+            plans.start(id);
+        }
+        return id;
+    }
+
+    /** The bench of a rehearsal as it stands. */
+    Rehearsal bench(Row row, TrialRecord record) {
+        return new Rehearsal(record, plans.plan(row.trialId()), row.supposed(), row.seed());
+    }
+
+    /** Runs up to the next look and reads it. */
+    void runToNext(Row row) {
+        TrialRecord record = trials.snapshot(row.trialId());
+        Look look = BenchRun.next(record).orElseThrow(() -> new Refusal("Every look of this rehearsal has been read."));
+        logbook.enterAll(row.trialId(), readings(row, record, look));
+    }
+
+    private List<NewReading> readings(Row row, TrialRecord record, Look look) {
+        Instant at = look.plannedAt(record.trial().start());
+        List<NewReading> readings = new ArrayList<>();
+        for (PracticeBench.Shown shown : bench(row, record).read(look)) {
+            Instant taken = at.plusSeconds((long) SECONDS_A_UNIT * readings.size());
+            readings.add(new NewReading(
+                    shown.ref(),
+                    shown.value(),
+                    shown.text(),
+                    record.endpoint(shown.ref().endpoint()).unit(),
+                    taken,
+                    taken,
+                    STATION,
+                    Instrument.HAND,
+                    null,
+                    null,
+                    UUID.nameUUIDFromBytes(
+                            ("rehearsal " + row.trialId() + "/" + shown.ref()).getBytes(StandardCharsets.UTF_8))));
+        }
+        return readings;
+    }
+}
