@@ -7,6 +7,7 @@ import elsom.core.practice.Rerun;
 import elsom.core.practice.Trialled;
 import elsom.core.trial.Instrument;
 import elsom.core.trial.Look;
+import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
 import elsom.web.platform.Refusal;
 import elsom.web.trial.Logbook;
@@ -19,6 +20,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.stereotype.Component;
 
 /** Runs days of a practice bench: what goes wrong is written down, and the instruments are read. */
@@ -76,9 +78,19 @@ class BenchRun {
     }
 
     private static List<NewReading> readings(Practice practice, TrialRecord record, Look look) {
+        return typed(
+                record,
+                look,
+                bench(practice, record).read(look, practice.best()),
+                ref -> token(practice, look, ref.toString()));
+    }
+
+    /** What instruments show, as readings that are typed one after another. */
+    static List<NewReading> typed(
+            TrialRecord record, Look look, List<PracticeBench.Shown> all, Function<ReadingRef, UUID> token) {
         Instant at = look.plannedAt(record.trial().start());
         List<NewReading> readings = new ArrayList<>();
-        for (PracticeBench.Shown shown : bench(practice, record).read(look, practice.best())) {
+        for (PracticeBench.Shown shown : all) {
             Instant taken = at.plusSeconds((long) SECONDS_A_UNIT * readings.size());
             readings.add(new NewReading(
                     shown.ref(),
@@ -91,7 +103,7 @@ class BenchRun {
                     Instrument.HAND,
                     null,
                     null,
-                    token(practice, look, shown.ref().toString())));
+                    token.apply(shown.ref())));
         }
         return readings;
     }

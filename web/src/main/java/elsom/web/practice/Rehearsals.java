@@ -1,24 +1,19 @@
 package elsom.web.practice;
 
 import elsom.core.plan.Plan;
-import elsom.core.practice.PracticeBench;
 import elsom.core.practice.Rehearsal;
 import elsom.core.trial.EndpointCode;
-import elsom.core.trial.Instrument;
 import elsom.core.trial.Look;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.platform.Refusal;
 import elsom.web.trial.Logbook;
-import elsom.web.trial.NewReading;
 import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
@@ -33,8 +28,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Plans that are rehearsed: a copy of each as a practice bench, and what was supposed of it. */
 @Component
 class Rehearsals {
-    private static final String STATION = "Practice";
-    private static final int SECONDS_A_UNIT = 25;
     /** Its last look lies so long back that nothing of it is still to come. */
     private static final Duration OVER = Duration.ofDays(2);
 
@@ -121,28 +114,13 @@ class Rehearsals {
     void runToNext(Row row) {
         TrialRecord record = trials.snapshot(row.trialId());
         Look look = BenchRun.next(record).orElseThrow(() -> new Refusal("Every look of this rehearsal has been read."));
-        logbook.enterAll(row.trialId(), readings(row, record, look));
-    }
-
-    private List<NewReading> readings(Row row, TrialRecord record, Look look) {
-        Instant at = look.plannedAt(record.trial().start());
-        List<NewReading> readings = new ArrayList<>();
-        for (PracticeBench.Shown shown : bench(row, record).read(look)) {
-            Instant taken = at.plusSeconds((long) SECONDS_A_UNIT * readings.size());
-            readings.add(new NewReading(
-                    shown.ref(),
-                    shown.value(),
-                    shown.text(),
-                    record.endpoint(shown.ref().endpoint()).unit(),
-                    taken,
-                    taken,
-                    STATION,
-                    Instrument.HAND,
-                    null,
-                    null,
-                    UUID.nameUUIDFromBytes(
-                            ("rehearsal " + row.trialId() + "/" + shown.ref()).getBytes(StandardCharsets.UTF_8))));
-        }
-        return readings;
+        logbook.enterAll(
+                row.trialId(),
+                BenchRun.typed(
+                        record,
+                        look,
+                        bench(row, record).read(look),
+                        ref -> UUID.nameUUIDFromBytes(
+                                ("rehearsal " + row.trialId() + "/" + ref).getBytes(StandardCharsets.UTF_8))));
     }
 }
