@@ -43,6 +43,9 @@ public record Headings(List<Column> columns) {
         if (cells.size() < 2 || cells.stream().anyMatch(cell -> value(cell, today))) {
             return Optional.empty();
         }
+        cells.stream().flatMap(cell -> twoDays(cell, today).stream()).findFirst().ifPresent(ask -> {
+            throw new IllegalArgumentException(ask.why() + " Accepted: 3 May 2026");
+        });
         List<Column> columns = new ArrayList<>();
         Set<Holds> taken = EnumSet.noneOf(Holds.class);
         boolean known = false;
@@ -76,7 +79,8 @@ public record Headings(List<Column> columns) {
                     }
                 }
             }
-            filled.add(new Column(column.title(), holds, column.day()));
+            boolean unsaid = holds == Holds.NOTHING && !column.title().isBlank();
+            filled.add(new Column(column.title(), unsaid ? Holds.UNSAID : holds, column.day()));
         }
         return filled;
     }
@@ -84,7 +88,16 @@ public record Headings(List<Column> columns) {
     private static boolean value(String cell, LocalDate today) {
         return !cell.isEmpty()
                 && day(cell, today).isEmpty()
+                && twoDays(cell, today).isEmpty()
                 && cell.matches("[-+<>~]?[0-9].*|[?]|(?i)lost|dead|died|unknown");
+    }
+
+    /** What is asked of a heading that may be one day or another. */
+    private static Optional<Read.Ask> twoDays(String cell, LocalDate today) {
+        return cell.matches("[0-9]{1,4}[./-][0-9]{1,2}[./-][0-9]{2,4}")
+                        && Reader.read(Box.DATE, cell, Known.on(today)) instanceof Read.Ask ask
+                ? Optional.of(ask)
+                : Optional.empty();
     }
 
     private static Optional<Holds> named(String cell, List<String> measured) {
@@ -144,6 +157,9 @@ public record Headings(List<Column> columns) {
                             + ". Which is it?");
                 }
             }
+        }
+        if (times(Holds.UNSAID) > 0) {
+            return Optional.of("What does the column “" + title(Holds.UNSAID) + "” hold? Say it below.");
         }
         for (Holds holds : Holds.values()) {
             long times = times(holds);

@@ -17,7 +17,9 @@ public enum Holds {
     MEASURED_2("what was measured, 2nd", ""),
     MEASURED_3("what was measured, 3rd", ""),
     ON_ITS_DAY("measured on that day", ""),
-    NOTHING("nothing: leave it out", "");
+    NOTHING("nothing: leave it out", ""),
+    /** Nobody has said, and its heading tells nothing. */
+    UNSAID("say what it holds", "");
 
     private final String label;
     private final Pattern headings;

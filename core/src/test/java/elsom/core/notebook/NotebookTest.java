@@ -211,9 +211,11 @@ class NotebookTest {
     void whatAColumnHoldsCanBeSaid() {
         Map<Integer, String> problems = new HashMap<>();
         String table = "colour;weight;size\nplain;12;3\nwool;13;4";
-        assertThat(copied(table, List.of(), problems).record().readings())
-                .extracting(Reading::value)
-                .containsExactlyInAnyOrder(12.0, 13.0);
+        assertThat(Notebook.read(table, WEIGHT, List.of(), TODAY, problems).lines())
+                .isEmpty();
+        assertThat(problems.remove(1)).contains("What does the column “size” hold?");
+        Notebook.read("mix;3/4/2026\nplain;12", WEIGHT, List.of(), TODAY, problems);
+        assertThat(problems.remove(1)).contains("two ways");
         assertThat(copied(table, List.of(Holds.TREATMENT, Holds.NOTHING, Holds.MEASURED_1), problems)
                         .record()
                         .readings())
