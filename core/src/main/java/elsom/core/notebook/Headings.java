@@ -43,9 +43,12 @@ public record Headings(List<Column> columns) {
         if (cells.size() < 2 || cells.stream().anyMatch(cell -> value(cell, today))) {
             return Optional.empty();
         }
-        cells.stream().flatMap(cell -> twoDays(cell, today).stream()).findFirst().ifPresent(ask -> {
-            throw new IllegalArgumentException(ask.why() + " Accepted: 3 May 2026");
-        });
+        cells.stream()
+                .flatMap(cell -> twoDays(cell, today).stream())
+                .findFirst()
+                .ifPresent(ask -> {
+                    throw new IllegalArgumentException(ask.why() + " Accepted: 3 May 2026");
+                });
         List<Column> columns = new ArrayList<>();
         Set<Holds> taken = EnumSet.noneOf(Holds.class);
         boolean known = false;
