@@ -11,6 +11,7 @@ import elsom.web.trial.Logbook;
 import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
 import java.nio.charset.StandardCharsets;
+import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -31,6 +32,9 @@ class Rehearsals {
     /** Its last look lies so long back that nothing of it is still to come. */
     private static final Duration OVER = Duration.ofDays(2);
 
+    private static final int SEEDS = 1_000_000;
+
+    private final SecureRandom seeds = new SecureRandom();
     private final Rows rows;
     private final Plans plans;
     private final Trials trials;
@@ -93,12 +97,14 @@ class Rehearsals {
         Duration length = plan.schedule().length();
         Instant first = clock.instant().minus(OVER).minus(length);
         Plan copy = plan.with(plan.schedule().beginningAt(first))
+                // Drawn anew: the codes of a blind trial are not to be read off its rehearsal.
                 .with(plan.arrangement()
+                        .drawnFrom(seeds.nextInt(SEEDS))
                         .withReplicates(replicates.orElse(plan.arrangement().replicates())))
                 .from(null);
         TrialId id = plans.begin(copy, token);
         if (rows.find(id).isEmpty()) {
-            rows.keep(id, planned, supposed, plan.arrangement().seed());
+            rows.keep(id, planned, supposed, copy.arrangement().seed());
             rows.mark(id);
             plans.start(id);
         }
