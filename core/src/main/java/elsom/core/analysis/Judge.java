@@ -68,10 +68,10 @@ public final class Judge {
 
     private static Judgement measured(Observations all, Ask ask, Pairing pairing, List<String> checked, Told told) {
         SeenRows rows = new SeenRows(all);
-        boolean weighed = all.design() != Design.SPLIT_PLOT && ask.scatter() == Ask.Scatter.AS_SEEN;
-        Outcome<Model> model = weighed
-                ? WeighedModel.of(rows)
-                : all.design() == Design.SPLIT_PLOT ? SplitPlotModel.of(rows) : PooledModel.of(rows);
+        boolean weighed = ask.scatter() == Ask.Scatter.AS_SEEN;
+        Outcome<Model> model = all.design() == Design.SPLIT_PLOT
+                ? SplitPlotModel.of(rows, weighed)
+                : weighed ? WeighedModel.of(rows) : PooledModel.of(rows);
         if (model.asOptional().isEmpty()) {
             return refused(all, pairing, checked, model.whyNot().orElseThrow());
         }

@@ -59,7 +59,7 @@ final class SharesModel implements Model {
                 new Observations(all.design(), all.factors(), all.arms(), all.kind(), all.better(), 1e-9, all.units());
         SeenRows rows = new SeenRows(shares);
         Outcome<Model> units = all.design() == Design.SPLIT_PLOT
-                ? SplitPlotModel.of(rows)
+                ? SplitPlotModel.of(rows, false)
                 : scatter == Ask.Scatter.AS_SEEN ? WeighedModel.of(rows) : PooledModel.of(rows);
         return units.asOptional().isPresent()
                 ? Outcome.found(new SharesModel(all, units.asOptional().orElseThrow(), plantsAreUnits))

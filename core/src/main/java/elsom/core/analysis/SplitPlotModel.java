@@ -2,7 +2,9 @@ package elsom.core.analysis;
 
 import elsom.core.stats.Outcome;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Two scatters: between whole plots and between units within them. Their sizes come from two mean squares (Henderson's
@@ -12,6 +14,9 @@ import java.util.List;
 final class SplitPlotModel implements Model {
     private static final double STEP = 1e-4;
 
+    /** One scatter for all never counts for more, however alike treatments look. */
+    private static final double MOST = 0.8;
+
     private final SeenRows rows;
     private final int[] plotSizes;
     private final int[] plotOf;
@@ -20,22 +25,28 @@ final class SplitPlotModel implements Model {
     private final double dfWithin;
     private final double dfBetween;
     private final double unitsAPlot;
+    private final double ratio;
     private final SeenRows.Fitted fit;
     private final SeenRows.Fitted steeper;
     private final SeenRows.Fitted flatter;
+    private final OwnOfPlots own;
+    private final double alike;
 
-    private SplitPlotModel(SeenRows rows, Squares squares, int[] plotOf, int[] plotSizes, Scaled scaled) {
+    private SplitPlotModel(SeenRows rows, Squares squares, int[] plotOf, int[] plotSizes, Scaled scaled, double alike) {
         this.rows = rows;
         this.within = squares.within;
         this.between = squares.between;
         this.dfWithin = squares.dfWithin;
         this.dfBetween = squares.dfBetween;
         this.unitsAPlot = squares.unitsAPlot;
+        this.ratio = squares.ratio(1);
         this.plotOf = plotOf;
         this.plotSizes = plotSizes;
         this.fit = scaled.fit;
         this.steeper = scaled.steeper;
         this.flatter = scaled.flatter;
+        this.own = OwnOfPlots.of(rows);
+        this.alike = alike;
     }
 
     /** The mean square of whole plots, that of units within them, and how many units a whole plot counts for. */
@@ -48,7 +59,7 @@ final class SplitPlotModel implements Model {
 
     private record Scaled(SeenRows.Fitted fit, SeenRows.Fitted steeper, SeenRows.Fitted flatter) {}
 
-    static Outcome<Model> of(SeenRows rows) {
+    static Outcome<Model> of(SeenRows rows, boolean weighed) {
         List<Integer> plots =
                 rows.seen().stream().map(Observed::wholePlot).distinct().toList();
         int[] plotOf = rows.seen().stream()
@@ -69,7 +80,8 @@ final class SplitPlotModel implements Model {
                 fits.add(fit.asOptional().orElseThrow());
             }
             return Outcome.found(new SplitPlotModel(
-                    rows, squares, plotOf, sizes, new Scaled(fits.get(0), fits.get(1), fits.get(2))));
+                    rows, squares, plotOf, sizes, new Scaled(fits.get(0), fits.get(1), fits.get(2)), weighed ? Math.min(MOST, rows.fit(rows.places(), column -> column)
+.asOptional().map(plain -> Alike.of(plain).chance()).orElse(1.0)) : 1));
         });
     }
 
@@ -125,19 +137,48 @@ final class SplitPlotModel implements Model {
 
     @Override
     public double covariance(double[] one, double[] other) {
-        return within * fit.covariance(one, other);
+        double pooled = within * fit.covariance(one, other);
+        return Arrays.equals(one, other)
+                ? own(one).map(byItself -> alike * pooled + (1 - alike) * byItself.variance())
+                        .orElse(pooled)
+                : pooled;
+    }
+
+    /** By the layout alone: that of one scatter for all. */
+    @Override
+    public double correlation(double[] one, double[] other) {
+        return fit.covariance(one, other) / Math.sqrt(fit.covariance(one, one) * fit.covariance(other, other));
+    }
+
+    /** Its own scatter, with the units that stand in blocks of which not all is seen counted as they are for all. */
+    private Optional<OwnOfPlots.Own> own(double[] combination) {
+        return alike == 1
+                ? Optional.empty()
+                : own.of(combination).map(found -> found.with(Math.min(
+                        1,
+                        fit.covariance(combination, combination) / own.ofComplete(combination, Math.max(0, ratio)))));
+    }
+
+    @Override
+    public Spread spread(double[] combination) {
+        double error = Math.sqrt(variance(combination));
+        double pooled = Math.sqrt(within * fit.covariance(combination, combination));
+        return own(combination)
+                .map(byItself -> new Spread(List.of(
+                        new Spread.Part(1 - alike, Math.sqrt(byItself.variance()) / error, byItself.df()),
+                        new Spread.Part(alike, pooled / error, pooledFreedom(combination)))))
+                .orElseGet(() -> Spread.of(pooledFreedom(combination)));
     }
 
     /** By how the variance changes when either mean square does. */
-    @Override
-    public Spread spread(double[] combination) {
+    private double pooledFreedom(double[] combination) {
         double variance = fit.covariance(combination, combination);
         double lean = (steeper.covariance(combination, combination) - flatter.covariance(combination, combination))
                 / (2 * STEP);
         // The variance is within · f(between ÷ within): one slope gives both.
         double onBetween = lean;
         double onWithin = variance - lean;
-        return Spread.of(variance * variance / (onBetween * onBetween / dfBetween + onWithin * onWithin / dfWithin));
+        return variance * variance / (onBetween * onBetween / dfBetween + onWithin * onWithin / dfWithin);
     }
 
     /** Half the mean variance of its differences from the others. */

@@ -31,7 +31,6 @@ final class WeighedModel implements Model {
     private static final double LEAST = 0.05;
 
     private static final double TENTHS = 10;
-    private static final double FEWEST_FREE = 0.5;
 
     private final SeenRows rows;
     private final SeenRows.Fitted fit;
@@ -56,18 +55,12 @@ final class WeighedModel implements Model {
         rows.seen().forEach(unit -> n[unit.arm()]++);
         List<Integer> present = rows.present();
         double[][] shared = rows.all().design() == Design.COMPLETELY_RANDOM ? ownOnly(present) : fit.shared();
-        this.free = new double[rows.arms()];
-        double[] squares = new double[rows.arms()];
-        double[] residuals = fit.regression().residuals();
-        double[] freedom = fit.freedom();
-        for (int i = 0; i < residuals.length; i++) {
-            int arm = rows.seen().get(i).arm();
-            squares[arm] += residuals[i] * residuals[i];
-            free[arm] += freedom[i];
-        }
-        this.variances = solved(present, shared, squares);
+        
+        Alike scatter = Alike.of(fit);
+        this.free = scatter.free();
+        this.variances = solved(present, shared, scatter.squares());
         boolean two = present.size() == 2;
-        this.alike = two ? 0 : Math.min(MOST, alike(present, squares));
+        this.alike = two ? 0 : Math.min(MOST, scatter.chance());
         // Where treatments clearly scatter by different amounts, none is drawn towards another.
         this.drawn = two || rows.all().design() != Design.COMPLETELY_RANDOM
                 ? 0
@@ -107,34 +100,9 @@ final class WeighedModel implements Model {
         for (int i = 0; i < k; i++) {
             int arm = present.get(i);
             variances[arm] =
-                    free[arm] < FEWEST_FREE ? meanSquare : Math.max(Math.max(found[i], least), rows.digitVariance());
+                    free[arm] < Alike.FEWEST_FREE ? meanSquare : Math.max(Math.max(found[i], least), rows.digitVariance());
         }
         return variances;
-    }
-
-    /** The chance that all scatter alike, given the readings and an even chance before them. */
-    private double alike(List<Integer> present, double[] squares) {
-        double all = 0;
-        double logs = 0;
-        double inverse = 0;
-        double total = 0;
-        int k = 0;
-        for (int arm : present) {
-            if (free[arm] >= FEWEST_FREE) {
-                double own = Math.max(squares[arm] / free[arm], rows.digitVariance());
-                all += free[arm];
-                total += free[arm] * own;
-                logs += free[arm] * Math.log(own);
-                inverse += 1 / free[arm];
-                k++;
-            }
-        }
-        if (k < 2) {
-            return 1;
-        }
-        double bartlett = (all * Math.log(total / all) - logs) / (1 + (inverse - 1 / all) / (3 * (k - 1)));
-        double odds = Math.exp(-(bartlett - (k - 1) * Math.log(rows.n() / (double) k)) / 2);
-        return odds / (1 + odds);
     }
 
     /** How much the units of a combination are as many as others have: 1, or less where they are fewer. */
@@ -148,7 +116,7 @@ final class WeighedModel implements Model {
     }
 
     private double drawn(int arm, double towards) {
-        double free = this.free[arm] < FEWEST_FREE ? 0 : this.free[arm];
+        double free = this.free[arm] < Alike.FEWEST_FREE ? 0 : this.free[arm];
         double weight = free == 0 ? Math.max(towards, 1) : towards;
         return (weight * meanSquare + free * variances[arm]) / (weight + free);
     }

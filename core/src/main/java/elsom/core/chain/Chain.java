@@ -52,6 +52,13 @@ public record Chain(List<Stage> stages) {
                 .toList();
     }
 
+    /** The same of comparisons that one of the trials made. */
+    public List<Pooled> pooledWith(long trial) {
+        return pooled().stream()
+                .filter(pooled -> pooled.repeats().stream().anyMatch(repeat -> repeat.trial() == trial))
+                .toList();
+    }
+
     private record Named(String treatment, String comparator, JudgedQuestion question) {}
 
     /** A comparison counts once a trial, however many questions ask for it. */

@@ -2,10 +2,12 @@ package elsom.core.chain;
 
 import elsom.core.analysis.Comparison;
 import elsom.core.analysis.EndpointKind;
+import elsom.core.analysis.Observations;
+import elsom.core.analysis.Observed;
+import elsom.core.analysis.Value;
 import elsom.core.audit.Grade;
 import elsom.core.figure.FigureKind;
 import elsom.core.results.JudgedQuestion;
-import elsom.core.stats.Summary;
 import java.time.Instant;
 import java.time.ZonedDateTime;
 import java.util.Locale;
@@ -28,18 +30,29 @@ public record Repeat(
         boolean otherLot,
         Grade grade,
         FigureKind kind,
-        Summary treatment,
-        Summary comparator,
+        Side treatment,
+        Side comparator,
         boolean positive) {
     private static final int MONTHS = 3;
+
+    /** What rounding to a step makes of a variance: step² ÷ 12. */
+    private static final double TWELFTH = 12;
+
+    /**
+     * The units of one of the two.
+     *
+     * @param variance of their mean; never less than the last digit of a reading, or half a plant, makes it, so that units
+     *     that read alike are units of little scatter and not of none
+     */
+    public record Side(int n, double mean, double variance) {}
 
     /** What is compared, in whichever trial. */
     public record Key(String endpoint, String treatment, String comparator) {}
 
-    /** A comparison of a trial as a repeat; empty where one of the two stood in a single unit or does not scatter. */
+    /** A comparison of a trial as a repeat; empty where one of the two stood in a single unit. */
     static Optional<Repeat> of(Stage stage, JudgedQuestion question, Comparison c, boolean otherLot) {
-        Optional<Summary> one = summary(question, c.treatment());
-        Optional<Summary> other = summary(question, c.comparator());
+        Optional<Side> one = side(question.observations(), c.treatment());
+        Optional<Side> other = side(question.observations(), c.comparator());
         if (one.isEmpty() || other.isEmpty()) {
             return Optional.empty();
         }
@@ -63,8 +76,29 @@ public record Repeat(
                         && other.get().mean() > 0));
     }
 
-    private static Optional<Summary> summary(JudgedQuestion question, int arm) {
-        return question.observations().summary(arm).filter(found -> found.sd().orElse(0) > 0);
+    private static Optional<Side> side(Observations all, int arm) {
+        return all.summary(arm)
+                .filter(found -> found.sd().isPresent())
+                .map(found -> new Side(
+                        found.n(),
+                        found.mean(),
+                        Math.max(square(found.sd().getAsDouble()) / found.n(), least(all, arm, found.n()))));
+    }
+
+    private static double least(Observations all, int arm, int n) {
+        if (all.kind() != EndpointKind.COUNT_OF) {
+            return square(all.resolution()) / TWELFTH / n;
+        }
+        double plants = 0;
+        double affected = 0;
+        for (Observed unit : all.seen()) {
+            if (unit.arm() == arm && unit.value() instanceof Value.CountOf count) {
+                plants += count.n();
+                affected += count.k();
+            }
+        }
+        double nearer = (affected + 1.0 / 2) / (plants + 1);
+        return nearer * (1 - nearer) / plants;
     }
 
     /** The season it was begun in: a quarter of the year, the winter one beginning in December. */
@@ -77,7 +111,7 @@ public record Repeat(
     }
 
     double varianceOfDifference() {
-        return square(treatment) + square(comparator);
+        return treatment.variance() + comparator.variance();
     }
 
     /** Hedges, Gurevitch and Curtis (1999), Ecology 80:1150–1156: the log response ratio. */
@@ -86,12 +120,10 @@ public record Repeat(
     }
 
     double varianceOfLogRatio() {
-        return square(treatment) / (treatment.mean() * treatment.mean())
-                + square(comparator) / (comparator.mean() * comparator.mean());
+        return treatment.variance() / square(treatment.mean()) + comparator.variance() / square(comparator.mean());
     }
 
-    private static double square(Summary summary) {
-        double sd = summary.sd().orElseThrow();
-        return sd * sd / summary.n();
+    private static double square(double of) {
+        return of * of;
     }
 }

@@ -77,6 +77,46 @@ public record Titration(List<Double> amounts, List<Double> meanPh, MonotoneCubic
         return inRange(targetPh).then(target -> curve.firstWhere(target));
     }
 
+    /**
+     * The two tested amounts a target's dose lies between.
+     *
+     * @param unsure by how many pH the curve may be off between them: nothing where pH goes on as beside them, up to all of
+     *     the rise where it jumps, since nobody looked where in between it does
+     */
+    public record Gap(double from, double phFrom, double to, double phTo, double unsure) {}
+
+    /** The first gap that holds a target; not estimable outside the tested range. */
+    public Outcome<Gap> gap(double targetPh) {
+        return inRange(targetPh).then(target -> {
+            for (int i = 0; i + 1 < meanPh.size(); i++) {
+                if ((meanPh.get(i) - target) * (meanPh.get(i + 1) - target) <= 0) {
+                    double alike = Math.min(likeness(i, i - 1), likeness(i, i + 1));
+                    double unlike = Math.max(0, 1 - alike);
+                    double rise = Math.abs(meanPh.get(i + 1) - meanPh.get(i));
+                    return Outcome.found(new Gap(
+                            amounts.get(i),
+                            meanPh.get(i),
+                            amounts.get(i + 1),
+                            meanPh.get(i + 1),
+                            unlike * unlike * rise));
+                }
+            }
+            return Outcome.notEstimable("The target is not passed");
+        });
+    }
+
+    /** How steep the step beside a gap is, of the gap's own steepness; as steep where there is none. */
+    private double likeness(int gap, int beside) {
+        if (beside < 0 || beside + 1 >= meanPh.size() || slope(gap) == 0) {
+            return 1;
+        }
+        return slope(beside) / slope(gap);
+    }
+
+    private double slope(int gap) {
+        return (meanPh.get(gap + 1) - meanPh.get(gap)) / (amounts.get(gap + 1) - amounts.get(gap));
+    }
+
     /** The same on straight lines between the means. */
     public Outcome<Double> linearDose(double targetPh) {
         return inRange(targetPh).then(target -> {

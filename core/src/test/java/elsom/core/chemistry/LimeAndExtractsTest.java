@@ -47,6 +47,17 @@ class LimeAndExtractsTest {
         assertThat(dose.high().orElseThrow()).isCloseTo(1.5, within(1e-9));
     }
 
+    /** 4.0, 4.1, 6.9, 7.0 at 0, 2, 4, 6 g/L: where between 2 and 4 it jumps nobody saw. */
+    @Test
+    void whereThePhJumpsAllBetweenTwoAmountsIsLeftOpen() {
+        LimeDose dose = dose(of(4, 4.1, 6.9, 7), 5.5, 0.1, 100);
+        assertThat(dose.low().orElseThrow()).isEqualTo(2);
+        assertThat(dose.high().orElseThrow()).isEqualTo(4);
+        assertThat(dose.untried().orElseThrow()).contains("between 2 and 4 g/L");
+        assertThat(dose(UP, 5.5, 0.1, 100).untried()).isEmpty();
+        assertThat(dose(of(4, 4.1, 6.9, 7), 5.5, 0, 100).low()).isEqualTo(dose(of(4, 4.1, 6.9, 7), 5.5, 0, 100).high());
+    }
+
     @Test
     void aLimitBeyondWhatWasTestedIsOpenAndATargetNearTheEndSaysSo() {
         assertThat(dose(UP, 5.8, 0.25, 100).high()).isEmpty();

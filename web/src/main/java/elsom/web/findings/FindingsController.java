@@ -42,6 +42,7 @@ class FindingsController {
     private final ShelfLearning learning;
     private final Fairness fairness;
     private final List<Chapters> features;
+    private final SeriesLead series;
     private final Clock clock;
 
     FindingsController(
@@ -53,8 +54,10 @@ class FindingsController {
             ShelfLearning learning,
             Fairness fairness,
             List<Chapters> features,
+            SeriesLead series,
             Clock clock) {
         this.features = features;
+        this.series = series;
         this.fairness = fairness;
         this.trials = trials;
         this.plans = plans;
@@ -93,6 +96,7 @@ class FindingsController {
                         .flatMap(feature -> feature.of(record, plan).stream())
                         .filter(Chapter::tells)
                         .toList());
+        model.addAttribute("series", series.of(record.trial().id()));
         model.addAttribute("money", MoneyPages.href(record, findings).orElse(null));
         model.addAttribute("amendments", plans.amendments(record.trial().id()));
         model.addAttribute(

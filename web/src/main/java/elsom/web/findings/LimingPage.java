@@ -78,7 +78,8 @@ public record LimingPage(
                 .map(one -> "This is near the end of what was tested: give a part first, and measure after "
                         + Decimals.upTo(result.kind().acts().toDays() / 7.0, 0) + " weeks.")
                 .orElse("");
-        return List.of(result.stillActing(), moving, near).stream()
+        String jumps = found.flatMap(LimeDose::untried).orElse("");
+        return List.of(result.stillActing(), moving, near, jumps).stream()
                 .filter(remark -> !remark.isEmpty())
                 .toList();
     }

@@ -173,7 +173,8 @@ public final class TitrationAnswers implements Analysis {
         double middle = Math.round((range.low() + range.high())) / 2.0;
         String example = result.dose(middle)
                 .asOptional()
-                .map(dose -> " For pH " + Decimals.fixed(middle, 1) + ": " + amount(result, dose) + ".")
+                .map(dose -> " For pH " + Decimals.fixed(middle, 1) + ": " + amount(result, dose) + "."
+                        + dose.untried().map(untried -> " Here " + untried).orElse(""))
                 .orElse("");
         return new Verdict(
                 moving ? Verdict.Firmness.SO_FAR : Verdict.Firmness.SETTLED,
