@@ -32,6 +32,17 @@ public record Comparison(
         OptionalDouble margin,
         Answer answer,
         OptionalInt unitsThatWouldTell) {
+    private static final double TOLD = 0.05;
+
+    /** Whether ranks said otherwise than means, and decided: for scores. */
+    public boolean byRanks() {
+        boolean told = answer == Answer.BETTER || answer == Answer.WORSE;
+        return rankP.isPresent() && (told ? !clear() : answer == Answer.CANT_TELL && clear() && !told());
+    }
+
+    private boolean told() {
+        return rankP.orElse(1) <= TOLD;
+    }
 
     /** Whether the interval leaves 0 out. */
     public boolean clear() {

@@ -40,7 +40,9 @@ final class Contrasts {
         }
         Factors factors = new Factors(all, ask, pairing.of(possible), model);
         Simultaneous together = together(possible, factors);
-        List<OptionalDouble> ranks = all.kind() == EndpointKind.SCORE ? Ranked.p(all, possible) : List.of();
+        Optional<ScoresByRank> ranks = all.kind() == EndpointKind.SCORE
+                ? Optional.of(ScoresByRank.of(all, possible, model, ask.alpha()))
+                : Optional.empty();
         List<Comparison> comparisons = new ArrayList<>();
         for (Pairing.Pair pair : pairing.pairs()) {
             int at = possible.indexOf(pair);
@@ -48,10 +50,7 @@ final class Contrasts {
                     at < 0 || !told.tells(pair)
                             ? Judge.unjudged(pair, means[pair.treatment()] - means[pair.comparator()])
                             : compared(
-                                    pair,
-                                    possible.size(),
-                                    together,
-                                    ranks.isEmpty() ? OptionalDouble.empty() : ranks.get(at)));
+                                    pair, possible.size(), together, ranks.map(scores -> new OfScores(scores, at))));
         }
         if (leveled() && possible.size() < pairing.pairs().size()) {
             checked.add("“Over all” leaves out "
@@ -61,6 +60,7 @@ final class Contrasts {
                             .collect(Collectors.joining(", "))
                     + ", of which too little was read.");
         }
+        ranks.map(ScoresByRank::remark).ifPresent(checked::add);
         Survivors.remark(all, pairing).ifPresent(checked::add);
         return new Judgement(
                 method(possible.size()),
@@ -123,7 +123,7 @@ final class Contrasts {
         return (all.seen(pair.treatment()) + all.seen(pair.comparator())) / 2.0;
     }
 
-    private Comparison compared(Pairing.Pair pair, int possible, Simultaneous together, OptionalDouble rankP) {
+    private Comparison compared(Pairing.Pair pair, int possible, Simultaneous together, Optional<OfScores> ranks) {
         double[] combination = combination(pair);
         double difference = model.value(combination);
         Spread spread = model.spread(combination);
@@ -135,7 +135,8 @@ final class Contrasts {
                 : model.interval(combination, critical);
         double comparator = means[pair.comparator()];
         OptionalDouble margin = Margins.of(ask, comparator);
-        Answer byMeans = Answer.asked(ask, interval, all.better(), margin);
+        Answer byInterval = Answer.asked(ask, interval, all.better(), margin);
+        Answer byMeans = ranks.map(scores -> scores.answer(byInterval)).orElse(byInterval);
         Answer answer = Survivors.of(all, pair, ask.alpha(), byMeans);
         return new Comparison(
                 pair.treatment(),
@@ -145,7 +146,7 @@ final class Contrasts {
                 comparator > 0 ? OptionalDouble.of(100 * difference / comparator) : OptionalDouble.empty(),
                 model.percent(pair.treatment(), pair.comparator(), critical),
                 larger(Factors.p(all, ask, model, combination, together, margin), exact),
-                rankP,
+                ranks.map(OfScores::p).orElse(OptionalDouble.empty()),
                 margin,
                 answer,
                 byMeans == Answer.CANT_TELL
@@ -156,6 +157,17 @@ final class Contrasts {
                                 margin,
                                 new Margins.Now(model.scatter(), unitsOf(pair), spread.df(), critical))
                         : OptionalInt.empty());
+    }
+
+    /** A pair among those whose scores are ranked. */
+    private record OfScores(ScoresByRank ranks, int pair) {
+        Answer answer(Answer byMeans) {
+            return ranks.answer(pair, byMeans);
+        }
+
+        OptionalDouble p() {
+            return ranks.p(pair);
+        }
     }
 
     private static OptionalDouble larger(OptionalDouble p, OptionalDouble exact) {

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
@@ -60,17 +61,27 @@ public record Ended(Plan plan, TrialRecord record, Findings findings, Audit audi
         return record.treatment(treatment).name();
     }
 
+    /** Numbers of treatments of which all that was asked is told, whatever it is; never a control or what others are beside. */
+    Set<Integer> told() {
+        return asked(c -> c.answer() == Answer.CANT_TELL);
+    }
+
     /**
      * Numbers of treatments that lost every comparison they were in, or made no difference that matters in all; never a
      * control or what others are compared with.
      */
     Set<Integer> settled() {
+        return asked(c -> c.answer() == Answer.CANT_TELL || c.answer() == Answer.BETTER);
+    }
+
+    /** Treatments that were asked about, but none of which a comparison is still open. */
+    private Set<Integer> asked(Predicate<Comparison> isOpen) {
         Set<Integer> open = new TreeSet<>();
         Set<Integer> asked = new TreeSet<>();
         for (Comparison c : comparisons()) {
             asked.add(c.treatment() + 1);
             open.add(c.comparator() + 1);
-            if (c.answer() == Answer.CANT_TELL || c.answer() == Answer.BETTER) {
+            if (isOpen.test(c)) {
                 open.add(c.treatment() + 1);
             }
         }

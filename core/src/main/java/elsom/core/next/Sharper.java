@@ -22,7 +22,7 @@ final class Sharper implements Proposer {
         if (open.isEmpty()) {
             return Optional.empty();
         }
-        Set<Integer> settled = trial.settled();
+        Set<Integer> settled = trial.told();
         int now = trial.plan().arrangement().replicates();
         int all = trial.plan().treatments().size();
         int left = all - settled.size();

@@ -37,6 +37,8 @@ public record Measure(
     private static final double LONGEST_DAYS = 1000;
     private static final double HOURS_A_DAY = 24;
     private static final double USUAL_CV = 0.2;
+    private static final double LEAST_CV = 0.0001;
+    private static final double MOST_CV = 5;
     private static final int SECONDS_A_PROBE = 20;
 
     public Measure {
@@ -44,7 +46,7 @@ public record Measure(
         Bounds.number("a weight", weight, 0, 100);
         Bounds.present("which way is better", better);
         Bounds.line("who scores", scorer, Bounds.NAME);
-        Bounds.number("a typical CV", typicalCv, 0.0001, 5);
+        Bounds.number("a typical CV", typicalCv, LEAST_CV, MOST_CV);
         Bounds.count("seconds a unit takes", secondsEach, 0, 86_400);
         Bounds.note("a rule", rule, LONGEST_RULE);
     }
@@ -109,6 +111,12 @@ public record Measure(
     /** Whether it is taken at looks, by hand or by a sensor, and not worked out from what is. */
     public boolean taken() {
         return formula == null;
+    }
+
+    /** The same, of units that scatter by as much. */
+    public Measure scattering(double cv) {
+        double within = Math.max(LEAST_CV, Math.min(MOST_CV, cv));
+        return new Measure(endpoint, rule, scorer, weight, better, within, secondsEach, sensed, formula);
     }
 
     public Measure with(String newRule, String newScorer, double newWeight, Direction newBetter) {

@@ -12,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -40,7 +41,7 @@ public final class PlanCopy {
         return started(plan, start)
                 .with(without(plan.treatments(), dropped), plan.pots())
                 .with(arrangement)
-                .with(renumbered(plan, dropped))
+                .with(renumbered(plan, from, dropped))
                 .from(origin(plan, from, String.join("; ", words), List.of()));
     }
 
@@ -78,7 +79,7 @@ public final class PlanCopy {
                         arrangement.rotateEveryDays(),
                         seed,
                         List.of()))
-                .with(renumbered(plan, dropped))
+                .with(renumbered(plan, from, dropped))
                 .from(origin(plan, from, Decimals.upTo(units.size(), 0) + " units kept", units));
     }
 
@@ -113,7 +114,7 @@ public final class PlanCopy {
     }
 
     /** Questions by their new numbers; one whose comparator or every treatment is dropped goes too. */
-    private static Asked renumbered(Plan plan, Set<Integer> dropped) {
+    private static Asked renumbered(Plan plan, TrialRecord from, Set<Integer> dropped) {
         Map<Integer, Integer> numbers = new LinkedHashMap<>();
         for (int number = 1; number <= plan.treatments().size(); number++) {
             if (!dropped.contains(number)) {
@@ -141,6 +142,18 @@ public final class PlanCopy {
             }
         }
         return new Asked(
-                plan.question(), plan.asked().crop(), questions, plan.asked().measures());
+                plan.question(),
+                plan.asked().crop(),
+                questions,
+                plan.asked().measures().stream()
+                        .map(measure -> asSeen(measure, from))
+                        .toList());
+    }
+
+    /** Reckoned with the scatter that units had before, so that what is promised of the next trial is what this one showed. */
+    private static Measure asSeen(Measure measure, TrialRecord from) {
+        return PastScatter.of(List.of(from), measure.endpoint().code())
+                .map(seen -> measure.scattering(DetectableTable.scatter(measure, Optional.of(seen))))
+                .orElse(measure);
     }
 }

@@ -219,7 +219,8 @@ public final class Wording {
         TimesWording times = new TimesWording(question);
         return (times.open(c) ? times.told(c) : difference(kind, c.difference()))
                 + " (" + intervalName() + " " + interval(kind, c.interval().get()) + ")"
-                + percent(c);
+                + percent(c)
+                + (c.byRanks() ? ", judged by ranks: p " + Decimals.p(c.rankP().orElse(1)) : "");
     }
 
     /** Nothing for scores: a percentage of next to no injury says nothing. */

@@ -1,6 +1,7 @@
 package elsom.core.next;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import elsom.core.audit.Audit;
 import elsom.core.audit.AuditCase;
@@ -68,6 +69,32 @@ class WhatNextTest {
                 .isEqualTo(1 - Math.sqrt(4.0 / sharper.plan().arrangement().replicates()));
         assertThat(sharper.plan().origin().why()).isEqualTo(FollowUp.SHARPER);
         assertThat(sharper.plan().asked().questions()).allMatch(question -> question.stated() == Stated.BEFORE_START);
+    }
+
+    /** Kelp is better for certain: it needs no more units either. What scattered here is reckoned with in the next plan. */
+    @Test
+    void whatIsToldForCertainIsLeftOutTooAndThePlanReckonsWithWhatWasSeen() {
+        Plan plan = growth(4);
+        Plan sharper = proposed(
+                        ended(
+                                plan,
+                                Measured.started(plan)
+                                        .read("fresh-mass", 1, 20, 22, 18, 21)
+                                        .read("fresh-mass", 2, 40, 42, 39, 41)
+                                        .read("fresh-mass", 3, 23, 26, 18, 24)
+                                        .record()),
+                        FollowUp.SHARPER)
+                .orElseThrow()
+                .plan();
+        assertThat(sharper.treatments().all())
+                .extracting(PlannedTreatment::name)
+                .containsExactly("none", "nettle");
+        // √ of the mean of cv²: 1.7078/20.25, 1.2910/40.5, 3.4034/22.75.
+        assertThat(sharper.asked()
+                        .measure(new EndpointCode("fresh-mass"))
+                        .orElseThrow()
+                        .typicalCv())
+                .isCloseTo(0.1006, within(0.0005));
     }
 
     @Test
