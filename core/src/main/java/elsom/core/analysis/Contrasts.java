@@ -49,8 +49,7 @@ final class Contrasts {
             comparisons.add(
                     at < 0 || !told.tells(pair)
                             ? Judge.unjudged(pair, means[pair.treatment()] - means[pair.comparator()])
-                            : compared(
-                                    pair, possible.size(), together, ranks.map(scores -> new OfScores(scores, at))));
+                            : compared(pair, possible.size(), together, ranks.map(scores -> new OfScores(scores, at))));
         }
         if (leveled() && possible.size() < pairing.pairs().size()) {
             checked.add("“Over all” leaves out "

@@ -65,7 +65,8 @@ final class OwnOfPlots {
             for (double ofPlot : ofPlots) {
                 squares += ratio * ofPlot * ofPlot;
             }
-            long complete = stratum.stream().filter(cluster -> cluster.has(part)).count();
+            long complete =
+                    stratum.stream().filter(cluster -> cluster.has(part)).count();
             sum += squares == 0 ? 0 : squares / complete;
         }
         return sum;
@@ -127,7 +128,10 @@ final class OwnOfPlots {
             if (values.length < FEWEST) {
                 return Optional.empty();
             }
-            double mean = IntStream.range(0, values.length).mapToDouble(i -> values[i]).sum() / values.length;
+            double mean = IntStream.range(0, values.length)
+                            .mapToDouble(i -> values[i])
+                            .sum()
+                    / values.length;
             double sum = 0;
             for (double value : values) {
                 sum += (value - mean) * (value - mean);

@@ -32,8 +32,7 @@ final class ScoresByRank {
         this.pairs = pairs;
         this.alpha = alpha;
         this.tests = pairs.stream()
-                .map(pair ->
-                        RankTests.mannWhitney(group(values, pair.comparator()), group(values, pair.treatment())))
+                .map(pair -> RankTests.mannWhitney(group(values, pair.comparator()), group(values, pair.treatment())))
                 .toList();
         this.adjusted =
                 Holm.adjust(tests.stream().mapToDouble(MannWhitney::pExact).toArray());

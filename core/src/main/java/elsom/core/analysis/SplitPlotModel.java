@@ -80,8 +80,19 @@ final class SplitPlotModel implements Model {
                 fits.add(fit.asOptional().orElseThrow());
             }
             return Outcome.found(new SplitPlotModel(
-                    rows, squares, plotOf, sizes, new Scaled(fits.get(0), fits.get(1), fits.get(2)), weighed ? Math.min(MOST, rows.fit(rows.places(), column -> column)
-.asOptional().map(plain -> Alike.of(plain).chance()).orElse(1.0)) : 1));
+                    rows,
+                    squares,
+                    plotOf,
+                    sizes,
+                    new Scaled(fits.get(0), fits.get(1), fits.get(2)),
+                    weighed
+                            ? Math.min(
+                                    MOST,
+                                    rows.fit(rows.places(), column -> column)
+                                            .asOptional()
+                                            .map(plain -> Alike.of(plain).chance())
+                                            .orElse(1.0))
+                            : 1));
         });
     }
 
@@ -154,9 +165,11 @@ final class SplitPlotModel implements Model {
     private Optional<OwnOfPlots.Own> own(double[] combination) {
         return alike == 1
                 ? Optional.empty()
-                : own.of(combination).map(found -> found.with(Math.min(
-                        1,
-                        fit.covariance(combination, combination) / own.ofComplete(combination, Math.max(0, ratio)))));
+                : own.of(combination)
+                        .map(found -> found.with(Math.min(
+                                1,
+                                fit.covariance(combination, combination)
+                                        / own.ofComplete(combination, Math.max(0, ratio)))));
     }
 
     @Override

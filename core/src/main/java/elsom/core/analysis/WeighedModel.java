@@ -55,7 +55,7 @@ final class WeighedModel implements Model {
         rows.seen().forEach(unit -> n[unit.arm()]++);
         List<Integer> present = rows.present();
         double[][] shared = rows.all().design() == Design.COMPLETELY_RANDOM ? ownOnly(present) : fit.shared();
-        
+
         Alike scatter = Alike.of(fit);
         this.free = scatter.free();
         this.variances = solved(present, shared, scatter.squares());
@@ -99,8 +99,9 @@ final class WeighedModel implements Model {
         double least = rows.all().design() == Design.COMPLETELY_RANDOM ? 0 : LEAST * meanSquare;
         for (int i = 0; i < k; i++) {
             int arm = present.get(i);
-            variances[arm] =
-                    free[arm] < Alike.FEWEST_FREE ? meanSquare : Math.max(Math.max(found[i], least), rows.digitVariance());
+            variances[arm] = free[arm] < Alike.FEWEST_FREE
+                    ? meanSquare
+                    : Math.max(Math.max(found[i], least), rows.digitVariance());
         }
         return variances;
     }

@@ -47,26 +47,27 @@ public record LimeDose(
         }
         double stronger = testedPercent / usedPercent;
         double last = titration.meanPh().get(titration.meanPh().size() - 1);
-        return titration.gap(targetPh).then(gap -> titration
-                .dose(targetPh)
-                .then(grams -> Outcome.found(new LimeDose(
-                        grams * stronger,
-                        scaled(end(titration, gap, targetPh, halfWidth, false), stronger),
-                        scaled(end(titration, gap, targetPh, halfWidth, true), stronger),
-                        gap.from() * stronger,
-                        gap.to() * stronger,
-                        gap.unsure() > Math.max(SURE, halfWidth),
-                        Math.abs(last - targetPh) < NEAR))));
+        return titration
+                .gap(targetPh)
+                .then(gap -> titration
+                        .dose(targetPh)
+                        .then(grams -> Outcome.found(new LimeDose(
+                                grams * stronger,
+                                scaled(end(titration, gap, targetPh, halfWidth, false), stronger),
+                                scaled(end(titration, gap, targetPh, halfWidth, true), stronger),
+                                gap.from() * stronger,
+                                gap.to() * stronger,
+                                gap.unsure() > Math.max(SURE, halfWidth),
+                                Math.abs(last - targetPh) < NEAR))));
     }
 
     /** One end: where the curve reaches a pH as far off as the mean can be, or as far as it is unsure in the gap. */
     private static OptionalDouble end(
             Titration titration, Titration.Gap gap, double target, double halfWidth, boolean upper) {
         boolean up = gap.phTo() > gap.phFrom() == upper;
-        OptionalDouble byScatter =
-                titration.dose(target + (up ? halfWidth : -halfWidth)).asOptional().stream()
-                        .mapToDouble(Double::doubleValue)
-                        .findFirst();
+        OptionalDouble byScatter = titration.dose(target + (up ? halfWidth : -halfWidth)).asOptional().stream()
+                .mapToDouble(Double::doubleValue)
+                .findFirst();
         double off = halfWidth + gap.unsure();
         double atEnd = upper ? gap.phTo() : gap.phFrom();
         double inGap = Math.abs(atEnd - target) <= off

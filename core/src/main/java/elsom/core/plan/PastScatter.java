@@ -3,6 +3,7 @@ package elsom.core.plan;
 import elsom.core.stats.Summary;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.ExperimentalUnit;
+import elsom.core.trial.Look;
 import elsom.core.trial.Reading;
 import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialRecord;
@@ -59,11 +60,20 @@ public record PastScatter(double cv, double sd, double mean, int degreesOfFreedo
                 : Optional.empty();
     }
 
+    /** Half of its units at least, whatever else was to be read at that look. */
+    private static boolean read(TrialRecord record, Look look, EndpointCode endpoint) {
+        long units = record.units().stream()
+                .filter(unit -> record.current(new ReadingRef(unit.code(), look.number(), endpoint))
+                        .map(Reading::value)
+                        .isPresent())
+                .count();
+        return units > 0 && 2 * units >= record.units().size();
+    }
+
     /** Values of each treatment on each bench at the last look with readings of the endpoint. */
     private static List<Summary> groups(TrialRecord record, EndpointCode endpoint) {
         return record.looks().stream()
-                .filter(look -> look.endpoints().contains(endpoint)
-                        && record.progress(look).begun())
+                .filter(look -> look.endpoints().contains(endpoint) && read(record, look, endpoint))
                 .reduce((a, b) -> b)
                 .map(look -> {
                     Map<String, List<ExperimentalUnit>> byGroup = record.units().stream()
@@ -78,7 +88,8 @@ public record PastScatter(double cv, double sd, double mean, int degreesOfFreedo
                                                     .current(new ReadingRef(unit.code(), look.number(), endpoint))
                                                     .stream())
                                     .map(Reading::value)
-                                    .mapToDouble(Objects::requireNonNull)
+                                    .filter(Objects::nonNull)
+                                    .mapToDouble(Double::doubleValue)
                                     .toArray())
                             .filter(values -> values.length > 1)
                             .map(Summary::of)

@@ -51,8 +51,7 @@ class ScoresByRankTest {
 
     @Test
     void meansAloneTellNothingOfRanksThatOverlap() {
-        Judgement judged =
-                judged(Design.COMPLETELY_RANDOM, of(3, 3, 3, 3, 3, 3, 3, 3), of(0, 1, 1, 1, 3, 3, 4, 4));
+        Judgement judged = judged(Design.COMPLETELY_RANDOM, of(3, 3, 3, 3, 3, 3, 3, 3), of(0, 1, 1, 1, 3, 3, 4, 4));
         Comparison one = judged.comparisons().get(0);
         assertThat(one.answer()).isEqualTo(Answer.CANT_TELL);
         assertThat(judged.checked()).anyMatch(line -> line.contains("anks of the scores"));

@@ -65,7 +65,10 @@ class SplitPlotScatterTest {
                 for (int whole = 0; whole < 2; whole++) {
                     double ofPlot = scatter(whole, -2) * random.nextGaussian();
                     for (int sub = 0; sub < SUB; sub++) {
-                        double value = 20 + ofBlock + ofPlot + scatter(whole, sub) * random.nextGaussian()
+                        double value = 20
+                                + ofBlock
+                                + ofPlot
+                                + scatter(whole, sub) * random.nextGaussian()
                                 + (factor == 0 ? whole * shift : sub == SUB - 1 ? shift : 0);
                         rows.add(new Observed(
                                 "U" + rows.size(),

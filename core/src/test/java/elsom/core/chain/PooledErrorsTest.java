@@ -11,7 +11,6 @@ import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.stats.Summary;
 import java.time.ZoneOffset;
 import java.time.ZonedDateTime;
-import java.util.List;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
 import org.junit.jupiter.params.ParameterizedTest;

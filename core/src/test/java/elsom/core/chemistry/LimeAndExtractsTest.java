@@ -55,7 +55,8 @@ class LimeAndExtractsTest {
         assertThat(dose.high().orElseThrow()).isEqualTo(4);
         assertThat(dose.untried().orElseThrow()).contains("between 2 and 4 g/L");
         assertThat(dose(UP, 5.5, 0.1, 100).untried()).isEmpty();
-        assertThat(dose(of(4, 4.1, 6.9, 7), 5.5, 0, 100).low()).isEqualTo(dose(of(4, 4.1, 6.9, 7), 5.5, 0, 100).high());
+        assertThat(dose(of(4, 4.1, 6.9, 7), 5.5, 0, 100).low())
+                .isEqualTo(dose(of(4, 4.1, 6.9, 7), 5.5, 0, 100).high());
     }
 
     @Test

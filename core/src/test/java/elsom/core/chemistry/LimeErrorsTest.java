@@ -79,7 +79,9 @@ class LimeErrorsTest {
             DoubleUnaryOperator ph = grams -> truth.ph(grams, at);
             double target = ph.applyAsDouble(0.5 + 5 * random.nextDouble());
             var dose = LimeDose.of(drawn(random, ph), target, half, 100, 100).asOptional();
-            if (dose.isEmpty() || dose.get().low().isEmpty() || dose.get().high().isEmpty()) {
+            if (dose.isEmpty()
+                    || dose.get().low().isEmpty()
+                    || dose.get().high().isEmpty()) {
                 continue;
             }
             double low = dose.get().low().getAsDouble();
