@@ -75,7 +75,13 @@ final class Bracket implements Proposer {
             named.add(new Factor.Level(result.dose(level), level, level == 0));
         }
         Factor closer = new Factor(
-                factor.name(), factor.kind(), factor.unit(), named, factor.labelRate(), factor.expectedEffect());
+                factor.name(),
+                factor.kind(),
+                factor.unit(),
+                named,
+                factor.labelRate(),
+                factor.expectedEffect(),
+                factor.stock());
         List<Factor> factors = trial.plan().treatments().factors().stream()
                 .map(one -> one.equals(factor) ? closer : one)
                 .toList();

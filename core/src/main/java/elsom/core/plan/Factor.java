@@ -1,5 +1,6 @@
 package elsom.core.plan;
 
+import elsom.core.dose.Stock;
 import elsom.core.quantity.Bounds;
 import elsom.core.quantity.Dimension;
 import elsom.core.quantity.UnitOfMeasure;
@@ -16,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param unit of the levels' amounts; COUNT when levels are only names
  * @param labelRate the label's rate on this factor's scale; null when there is none
  * @param expectedEffect where an effect is expected; null when nobody knows
+ * @param stock what the levels are shares of; null where nothing is diluted, or nobody said
  */
 public record Factor(
         String name,
@@ -23,7 +25,8 @@ public record Factor(
         UnitOfMeasure unit,
         List<Level> levels,
         @Nullable Double labelRate,
-        @Nullable Double expectedEffect) {
+        @Nullable Double expectedEffect,
+        @Nullable Stock stock) {
     public static final int MOST = 3;
     private static final Set<Dimension> NEVER_ABSENT = EnumSet.of(Dimension.ACIDITY, Dimension.TEMPERATURE);
     public static final int MOST_LEVELS = 12;
@@ -41,6 +44,34 @@ public record Factor(
                 Bounds.number("level “" + name + "”", amount, 0, Bounds.LARGEST);
             }
         }
+    }
+
+    /** Of no stock, or of one that nobody named. */
+    public Factor(
+            String name,
+            FactorKind kind,
+            UnitOfMeasure unit,
+            List<Level> levels,
+            @Nullable Double labelRate,
+            @Nullable Double expectedEffect) {
+        this(name, kind, unit, levels, labelRate, expectedEffect, null);
+    }
+
+    /** The same, diluted from a stock; null for none. */
+    public Factor from(@Nullable Stock other) {
+        return new Factor(name, kind, unit, levels, labelRate, expectedEffect, other);
+    }
+
+    /** " (0.5 % active)" after a dose, where it is a share of a stock of known strength; else nothing. */
+    public String active(double dose) {
+        return stock == null || dose == 0
+                ? ""
+                : stock.active(dose, unit).map(active -> " (" + active + ")").orElse("");
+    }
+
+    /** A level with what of it acts beside its share: "2 % (0.5 % active)". */
+    public String told(Level level) {
+        return level.name() + (level.amount() == null ? "" : active(level.amount()));
     }
 
     public Factor {

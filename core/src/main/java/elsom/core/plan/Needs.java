@@ -192,7 +192,7 @@ public final class Needs {
         boolean grams = factor.unit() == UnitOfMeasure.GRAM_PER_LITRE;
         needs.add(need(
                 Need.Kind.ADDITION,
-                factor.name() + " in " + treatment.name(),
+                factor.name() + " in " + treatment.name() + factor.active(strength),
                 batch * each,
                 grams ? UnitOfMeasure.GRAM : UnitOfMeasure.MILLILITRE,
                 grams
@@ -300,7 +300,7 @@ public final class Needs {
                 double millilitresPerLitre = factor.unit() == UnitOfMeasure.PERCENT ? strength * 10 : strength;
                 needs.add(need(
                         Need.Kind.LIQUID,
-                        factor.name() + " in " + treatment.name(),
+                        factor.name() + " in " + treatment.name() + factor.active(strength),
                         litres * millilitresPerLitre,
                         share ? UnitOfMeasure.MILLILITRE : UnitOfMeasure.GRAM,
                         share

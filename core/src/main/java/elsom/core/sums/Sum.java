@@ -36,6 +36,10 @@ public record Sum(String code, String title, String asks, String source, List<Su
     /** The sum of what somebody typed of whom more is known. */
     public Worked worked(Map<String, String> typed, Known known) {
         SumValues values = SumValues.read(fields, typed, known);
-        return new Worked(values, values.problems().isEmpty() ? work.of(values) : Optional.empty());
+        return new Worked(
+                values,
+                values.problems().isEmpty()
+                        ? work.of(values).map(answer -> AsTyped.of(answer, values.amounts(), known))
+                        : Optional.empty());
     }
 }

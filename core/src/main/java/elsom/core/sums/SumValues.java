@@ -4,6 +4,7 @@ import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.read.Known;
 import elsom.core.read.Typed;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,7 +21,7 @@ public final class SumValues {
 
     private final Map<String, Double> quantities = new HashMap<>();
     private final Map<String, String> texts = new HashMap<>();
-    private final Map<String, String> written = new HashMap<>();
+    private final Map<String, String> written = new LinkedHashMap<>();
     private final Map<String, String> problems = new LinkedHashMap<>();
 
     private final Known known;
@@ -88,6 +89,11 @@ public final class SumValues {
     /** A quantity as it was typed. */
     public String written(String code) {
         return written.getOrDefault(code, "");
+    }
+
+    /** All quantities as they were typed. */
+    Collection<String> amounts() {
+        return written.values();
     }
 
     /** A quantity that may be missing. */

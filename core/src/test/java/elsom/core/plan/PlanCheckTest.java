@@ -3,7 +3,9 @@ package elsom.core.plan;
 import static elsom.core.plan.APlan.doses;
 import static elsom.core.plan.APlan.factor;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import elsom.core.dose.Stock;
 import elsom.core.flag.Flag;
 import elsom.core.plan.check.PlanCheck;
 import elsom.core.trial.ControlKind;
@@ -11,6 +13,8 @@ import elsom.core.trial.TreatmentProperty;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class PlanCheckTest {
     private static List<String> seen(Plan plan) {
@@ -60,6 +64,30 @@ class PlanCheckTest {
                         .replicates(30)
                         .plan()))
                 .contains("No look takes yield, which is asked about.");
+    }
+
+    /** Shares of a stock are asked of what; 2 % of one with 25 % acidity is half a percent of it, in what is got ready too. */
+    @Test
+    void aStockHasItsStrengthBesideItsShare() {
+        Factor vinegar = LevelsText.parse("Wood vinegar", FactorKind.DOSE, "0, 0.5, 1, 2 %", "", null, null);
+        Plan unnamed = APlan.of("dose-series").factors(vinegar).replicates(6).plan();
+        assertThat(seen(unnamed)).contains("How strong the stock of “Wood vinegar” is isn't written.");
+        Plan named = APlan.of("dose-series")
+                .factors(vinegar.from(Stock.read("25 % acidity").orElseThrow()))
+                .replicates(6)
+                .plan();
+        assertThat(seen(named)).noneMatch(text -> text.startsWith("How strong the stock"));
+        assertThat(Needs.of(named, Measured.started(named).record()))
+                .extracting(Need::name)
+                .anyMatch(name -> name.endsWith("(0.5 % active)"));
+        assertThat(vinegar.from(Stock.read("lot 4 of the spring").orElseThrow()).active(2))
+                .isEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"-3 %", "300 %", "0 %", "2-3 %", "25", "about 4 g"})
+    void aStockThatCantBeIsRefusedWithAnExample(String typed) {
+        assertThatThrownBy(() -> Stock.read(typed)).hasMessageContaining("Accepted: 25 % acidity.");
     }
 
     @Test
@@ -172,7 +200,8 @@ class PlanCheckTest {
                         "No level of Wood vinegar lies above 4 %, where you expect the effect.",
                         "Wood vinegar has 4 levels.", "The label's rate, 1.5 %, is not among the levels.");
         assertThat(seen(APlan.of("dose-series")
-                        .factors(doses(1.0, 1.5, 0, 0.5, 1, 2, 4))
+                        .factors(doses(1.0, 1.5, 0, 0.5, 1, 2, 4)
+                                .from(Stock.read("6 % acidity").orElseThrow()))
                         .asking(APlan.question("injury"))
                         .plan()))
                 .isEmpty();

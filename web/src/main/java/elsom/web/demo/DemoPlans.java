@@ -1,6 +1,7 @@
 package elsom.web.demo;
 
 import elsom.core.design.LayoutKind;
+import elsom.core.dose.Stock;
 import elsom.core.plan.Arrangement;
 import elsom.core.plan.Asked;
 import elsom.core.plan.Direction;
@@ -228,7 +229,8 @@ final class DemoPlans {
                 at(-11, 10),
                 new Pots(CELL, 0, 1, 0, 0, 0.15, 0.1, 25),
                 4250);
-        Factor strength = LevelsText.parse("Wood vinegar", FactorKind.DOSE, "0, 0.25, 0.5, 1, 2, 4 %", "", 0.5, 1.5);
+        Factor strength = LevelsText.parse("Wood vinegar", FactorKind.DOSE, "0, 0.25, 0.5, 1, 2, 4 %", "", 0.5, 1.5)
+                .from(Stock.read("6 % acidity").orElseThrow());
         Plan series = plan.with(Treatments.crossed(List.of(strength), "leaf mould", List.of()), plan.pots())
                 .with(in(
                         LayoutKind.BLOCKS,
@@ -288,8 +290,9 @@ final class DemoPlans {
                 at(-30, 9),
                 new Pots(TRAY, 1600, 8, 10, 0, 0.2, 0.1, 200),
                 6120);
-        Factor strength =
-                LevelsText.parse("Digestate liquor", FactorKind.DOSE, "0, 5, 10, 20, 40, 60 mL/L", "", null, null);
+        Factor strength = LevelsText.parse(
+                        "Digestate liquor", FactorKind.DOSE, "0, 5, 10, 20, 40, 60 mL/L", "", null, null)
+                .from(Stock.read("as it comes from the digester").orElseThrow());
         Plan series = plan.with(Treatments.crossed(List.of(strength), "wood fibre", List.of()), plan.pots())
                 .with(in(LayoutKind.BLOCKS, 5, Site.named("Glasshouse bench"), 0, 6120));
         List<Measure> measures = new ArrayList<>(series.asked().measures());

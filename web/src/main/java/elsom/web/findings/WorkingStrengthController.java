@@ -1,9 +1,13 @@
 package elsom.web.findings;
 
+import elsom.core.dose.Stock;
 import elsom.core.protocol.Cautions;
 import elsom.core.protocol.dose.DoseResult;
+import elsom.core.trial.TrialRecord;
 import elsom.web.platform.NotFound;
+import elsom.web.trial.Plans;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,9 +18,21 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class WorkingStrengthController {
     private final OpenFindings open;
+    private final Plans plans;
 
-    WorkingStrengthController(OpenFindings open) {
+    WorkingStrengthController(OpenFindings open, Plans plans) {
         this.open = open;
+        this.plans = plans;
+    }
+
+    /** What the plan says the doses are shares of. */
+    private String planned(TrialRecord record, DoseResult result) {
+        return plans.plan(record.trial().id()).treatments().factors().stream()
+                .filter(factor -> factor.name().equals(result.factor()))
+                .flatMap(factor -> Optional.ofNullable(factor.stock()).stream())
+                .map(Stock::label)
+                .findFirst()
+                .orElse("");
     }
 
     @GetMapping("/trials/{trial}/mixing")
@@ -27,7 +43,7 @@ class WorkingStrengthController {
             @RequestParam(defaultValue = "1 L") String volume,
             @RequestParam(defaultValue = "2") String factor,
             @RequestParam(defaultValue = "") String reason,
-            @RequestParam(defaultValue = "") String stock,
+            @RequestParam Optional<String> stock,
             @RequestParam(defaultValue = "") String bottle,
             Model model) {
         OpenFindings.Found found = open.of(trial);
@@ -40,7 +56,8 @@ class WorkingStrengthController {
                         "This trial has no such series of strengths.",
                         "/trials/" + trial + "/findings",
                         "Back to the findings"));
-        WorkingStrengthForm form = WorkingStrengthForm.read(volume, factor, reason, stock, bottle, series);
+        WorkingStrengthForm form = WorkingStrengthForm.read(
+                volume, factor, reason, stock.orElseGet(() -> planned(found.record(), result)), bottle, series);
         model.addAttribute("endpoint", endpoint);
         model.addAttribute(
                 "page",

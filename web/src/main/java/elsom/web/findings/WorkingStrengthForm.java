@@ -1,14 +1,10 @@
 package elsom.web.findings;
 
+import elsom.core.dose.Stock;
 import elsom.core.dose.WorkingRate;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.read.Box;
-import elsom.core.read.Known;
-import elsom.core.read.Read;
-import elsom.core.read.Reader;
 import elsom.core.read.Typed;
-import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -80,22 +76,12 @@ public record WorkingStrengthForm(
 
     /** A label's strength in percent; words without a number name the bottle and no strength. */
     private static OptionalDouble strength(String field, String text, Map<String, String> problems) {
-        if (text.isEmpty() || text.chars().noneMatch(Character::isDigit)) {
+        try {
+            return Stock.read(text).map(Stock::strength).orElse(OptionalDouble.empty());
+        } catch (IllegalArgumentException wrong) {
+            problems.putIfAbsent(field, String.valueOf(wrong.getMessage()));
             return OptionalDouble.empty();
         }
-        Read read = Reader.read(Box.SHARE, text, Known.on(LocalDate.EPOCH));
-        if (read instanceof Read.Value value && value.meaning() instanceof Read.Amount share && share.value() > 0) {
-            return OptionalDouble.of(share.value());
-        }
-        problems.putIfAbsent(
-                field,
-                (read instanceof Read.Ask ask
-                                ? ask.why()
-                                : read instanceof Read.Refused refused
-                                        ? refused.problem() + "."
-                                        : "A stock holds more than nothing.")
-                        + " Accepted: 25 % acidity.");
-        return OptionalDouble.empty();
     }
 
     private static double volume(String text, Map<String, String> problems) {

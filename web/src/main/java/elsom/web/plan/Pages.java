@@ -166,7 +166,7 @@ final class Pages {
             List<String> columns = factors.size() < 2
                     ? factors.stream().map(Factor::name).toList()
                     : factors.get(factors.size() - 1).levels().stream()
-                            .map(Factor.Level::name)
+                            .map(factors.get(factors.size() - 1)::told)
                             .toList();
             List<Flag> flags = new ArrayList<>(PlanCheck.ofTreatments(plan));
             flags.addAll(Strangers.of(plan, lots));
@@ -212,7 +212,7 @@ final class Pages {
         private static String name(List<Factor> factors, List<Integer> cell) {
             List<String> names = new ArrayList<>();
             for (int i = 0; i < Math.max(1, factors.size() - 1); i++) {
-                names.add(factors.get(i).levels().get(cell.get(i)).name());
+                names.add(factors.get(i).told(factors.get(i).levels().get(cell.get(i))));
             }
             return String.join(" · ", names);
         }

@@ -1,5 +1,6 @@
 package elsom.web.plan;
 
+import elsom.core.dose.Stock;
 import elsom.core.plan.AskedAnew;
 import elsom.core.plan.DoseUnits;
 import elsom.core.plan.Factor;
@@ -93,7 +94,12 @@ final class TreatmentsPart implements PartOfForm {
                     .put(FACTORS, i, "levels", LevelsText.text(factor))
                     .put(FACTORS, i, "control", named(factor))
                     .put(FACTORS, i, "label", amount(factor.labelRate()))
-                    .put(FACTORS, i, "effect", amount(factor.expectedEffect()));
+                    .put(FACTORS, i, "effect", amount(factor.expectedEffect()))
+                    .put(
+                            FACTORS,
+                            i,
+                            "stock",
+                            factor.stock() == null ? "" : factor.stock().label());
         }
         if (opensAsSeries(plan)) {
             filling.put(FACTORS, 0, "kind", FactorKind.DOSE);
@@ -294,6 +300,13 @@ final class TreatmentsPart implements PartOfForm {
     private Optional<Factor> labelled(Form form, int line, Factor plain, Problems problems) {
         Optional<Double> rate = rate(Form.name(FACTORS, line, "label"), form, plain, problems);
         Optional<Double> effect = rate(Form.name(FACTORS, line, "effect"), form, plain, problems);
+        String stockField = Form.name(FACTORS, line, "stock");
+        Optional<Stock> stock = plain.kind() == FactorKind.DOSE
+                ? problems.tried(
+                                stockField,
+                                () -> Stock.read(problems.limited(stockField, form.text(stockField), Bounds.NAME)))
+                        .flatMap(found -> found)
+                : Optional.empty();
         return problems.tried(
                         Form.name(FACTORS, line, "levels"),
                         () -> factor(form, line, plain.name(), plain.kind(), rate.orElse(null)))
@@ -303,7 +316,8 @@ final class TreatmentsPart implements PartOfForm {
                         whole.unit(),
                         whole.levels(),
                         whole.labelRate(),
-                        effect.orElse(null)));
+                        effect.orElse(null),
+                        stock.orElse(null)));
     }
 
     private Optional<Double> rate(String field, Form form, Factor factor, Problems problems) {

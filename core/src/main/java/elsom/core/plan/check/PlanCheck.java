@@ -19,6 +19,7 @@ public final class PlanCheck {
             new ShortSeries(),
             new MixUnread(),
             new ShareOfNothing(),
+            new StockUnnamed(),
             new NothingAsked(),
             new LookBeforeStart(),
             new TooFewUnits(),

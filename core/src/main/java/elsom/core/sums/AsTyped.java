@@ -1,0 +1,95 @@
+package elsom.core.sums;
+
+import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Dimension;
+import elsom.core.quantity.Quantity;
+import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Known;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.MatchResult;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Answers in what was typed: who writes cups and pounds is answered in them, with millilitres and grams beside. */
+final class AsTyped {
+    /** An amount that is no rate: "50 mL", and not "50 mL/L". */
+    private static final Pattern AMOUNT =
+            Pattern.compile("(?<![\\w.,·/])([0-9]+(?:\\.[0-9]+)?) (mL|L|g|kg)(?![\\w/²³]| a litre)");
+
+    private static final Pattern VOLUMES = Pattern.compile(
+            "(?i)\\b(?<kitchen>cups?|tbsps?|tablespoons?|tsps?|teaspoons?)\\b|\\b(?<liquid>fl\\.? ?oz|gals?|gallons?|quarts?|qts?)\\b");
+    private static final Pattern MASSES = Pattern.compile("(?i)\\b(?:lbs?|pounds?|(?<!fl )(?<!fl)oz|ounces?)\\b");
+    private static final Pattern IMPERIAL = Pattern.compile("(?i)\\bimp(?:erial)?\\b");
+
+    private static final List<UnitOfMeasure> KITCHEN =
+            List.of(UnitOfMeasure.US_CUP, UnitOfMeasure.TABLESPOON, UnitOfMeasure.TEASPOON);
+    private static final List<UnitOfMeasure> LIQUID = List.of(
+            UnitOfMeasure.US_GALLON, UnitOfMeasure.US_QUART, UnitOfMeasure.US_FLUID_OUNCE, UnitOfMeasure.TEASPOON);
+    private static final List<UnitOfMeasure> IMPERIALLY = List.of(UnitOfMeasure.IMPERIAL_GALLON);
+    private static final List<UnitOfMeasure> WEIGHTS = List.of(UnitOfMeasure.POUND, UnitOfMeasure.OUNCE);
+
+    /** Less of a unit is told in the next smaller. */
+    private static final double LEAST = 0.5;
+
+    private static final int DIGITS = 3;
+
+    private AsTyped() {}
+
+    /** An answer to what was typed in blanks that hold amounts. */
+    static SumAnswer of(SumAnswer answer, Collection<String> typed, Known known) {
+        List<UnitOfMeasure> volumes = volumes(typed, known);
+        List<UnitOfMeasure> masses =
+                typed.stream().anyMatch(text -> MASSES.matcher(text).find()) ? WEIGHTS : List.of();
+        if (volumes.isEmpty() && masses.isEmpty()) {
+            return answer;
+        }
+        Map<Dimension, List<UnitOfMeasure>> units = Map.of(Dimension.VOLUME, volumes, Dimension.MASS, masses);
+        return new SumAnswer(
+                told(answer.sentence(), units),
+                answer.lines().stream()
+                        .map(line -> new SumAnswer.Line(line.label(), told(line.value(), units)))
+                        .toList(),
+                answer.steps(),
+                answer.mind(),
+                answer.numbers());
+    }
+
+    private static List<UnitOfMeasure> volumes(Collection<String> typed, Known known) {
+        for (String text : typed) {
+            Matcher found = VOLUMES.matcher(text);
+            if (found.find()) {
+                boolean imperial =
+                        IMPERIAL.matcher(text).find() || known.gallons().equals(Optional.of(Known.Gallons.IMPERIAL));
+                return found.group("kitchen") != null ? KITCHEN : imperial ? IMPERIALLY : LIQUID;
+            }
+        }
+        return List.of();
+    }
+
+    private static String told(String text, Map<Dimension, List<UnitOfMeasure>> units) {
+        return AMOUNT.matcher(text).replaceAll(found -> Matcher.quoteReplacement(amount(found, units)));
+    }
+
+    private static String amount(MatchResult found, Map<Dimension, List<UnitOfMeasure>> units) {
+        Quantity metric = new Quantity(
+                Double.parseDouble(found.group(1)),
+                UnitOfMeasure.spelled(found.group(2)).orElseThrow());
+        List<UnitOfMeasure> offered = units.getOrDefault(metric.unit().dimension(), List.of());
+        if (offered.isEmpty() || metric.value() == 0) {
+            return found.group();
+        }
+        UnitOfMeasure fits = offered.stream()
+                .filter(unit -> metric.in(unit).value() >= LEAST)
+                .findFirst()
+                .orElse(offered.get(offered.size() - 1));
+        String number = Decimals.significant(metric.in(fits).value(), DIGITS);
+        return number + " " + name(fits, number) + " (" + found.group() + ")";
+    }
+
+    private static String name(UnitOfMeasure unit, String number) {
+        return unit == UnitOfMeasure.US_CUP && !number.equals("1") ? "cups" : unit.symbol();
+    }
+}
