@@ -192,7 +192,12 @@ public record Pooled(
         String next = effects.prediction95()
                 .map(interval -> " The next one likely lies within " + told(interval) + ".")
                 .orElse(" With two trials nothing can be said of the next one.");
-        return much + " (" + of + ")." + next;
+        int below = repeats.stream().mapToInt(Repeat::below).sum();
+        String limits = below == 0
+                ? ""
+                : " Of " + below + (below == 1 ? " reading" : " readings")
+                        + " only a limit is known: half of it was taken, and another share might say something else.";
+        return much + " (" + of + ")." + next + limits;
     }
 
     /** One trial's difference: the logarithm of a ratio, or in the endpoint's unit. */

@@ -7,6 +7,7 @@ import elsom.core.analysis.Observed;
 import elsom.core.analysis.Value;
 import elsom.core.audit.Grade;
 import elsom.core.figure.FigureKind;
+import elsom.core.flag.BelowLimits;
 import elsom.core.results.JudgedQuestion;
 import java.time.Instant;
 import java.time.ZonedDateTime;
@@ -20,6 +21,7 @@ import java.util.Optional;
  * @param otherLot whether the trial was begun to try another lot
  * @param treatment units of the treatment, {@code comparator}: of what it is held against
  * @param positive whether it is a measured amount, so that one can be so many percent of the other
+ * @param below readings of this endpoint of which only a limit is known: they count as half of it
  */
 public record Repeat(
         Key key,
@@ -32,7 +34,8 @@ public record Repeat(
         FigureKind kind,
         Side treatment,
         Side comparator,
-        boolean positive) {
+        boolean positive,
+        int below) {
     private static final int MONTHS = 3;
 
     /** What rounding to a step makes of a variance: step² ÷ 12. */
@@ -73,7 +76,13 @@ public record Repeat(
                 other.get(),
                 question.observations().kind() == EndpointKind.MEASURED
                         && one.get().mean() > 0
-                        && other.get().mean() > 0));
+                        && other.get().mean() > 0,
+                (int) BelowLimits.in(stage.record()).stream()
+                        .filter(reading -> reading.ref()
+                                .endpoint()
+                                .value()
+                                .equals(question.kind().code()))
+                        .count()));
     }
 
     private static Optional<Side> side(Observations all, int arm) {

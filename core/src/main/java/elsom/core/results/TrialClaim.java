@@ -13,9 +13,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** A claim held against a trial's own units: every one of a treatment counts, lost ones leave their gap. */
 public final class TrialClaim {
@@ -34,27 +36,56 @@ public final class TrialClaim {
     }
 
     /**
-     * What the trial says of it. Sides are called by the names of their treatments, in an order also by their letters.
+     * What is claimed.
      *
      * @param treatment number of the one that is praised, {@code comparator}: of the one it is held against
      * @param sameArea whether amounts are taken for the same area of container
      */
-    public static Checked of(
-            TrialRecord record,
-            Findings findings,
-            Of what,
-            String words,
-            int treatment,
-            int comparator,
-            boolean sameArea) {
+    public record Claimed(Of what, String words, int treatment, int comparator, boolean sameArea) {}
+
+    /**
+     * The same where some of it is read as below a limit, of which nobody knows how much there is: told only where it comes
+     * out alike with none of it, half and the whole limit.
+     *
+     * @param found what is found of a record
+     */
+    public static Checked eitherWay(TrialRecord record, Function<TrialRecord, Findings> found, Claimed claimed) {
+        Checked half = of(record, found.apply(record), claimed);
+        if (!EitherWay.needed(record)) {
+            return half;
+        }
+        List<Checked> others = Stream.of(false, true)
+                .map(whole -> EitherWay.read(record, whole))
+                .map(other -> of(other, found.apply(other), claimed))
+                .toList();
+        return others.stream().allMatch(other -> other.outcome() == half.outcome())
+                ? half
+                : new Checked(
+                        Checked.Outcome.CANT_TELL,
+                        half.read(),
+                        "It hangs on how much there is of what lies below the limit.",
+                        Optional.empty(),
+                        Optional.empty(),
+                        "A method that reaches lower, or a larger sample.",
+                        List.of(
+                                "With half of the limit: " + half.outcome().label() + ".",
+                                "With none: " + others.get(0).outcome().label() + ".",
+                                "With the whole limit: "
+                                        + others.get(1).outcome().label() + "."));
+    }
+
+    /** What the trial says of it. Sides are called by the names of their treatments, in an order also by their letters. */
+    public static Checked of(TrialRecord record, Findings findings, Claimed claimed) {
+        Of what = claimed.what();
+        String words = claimed.words();
         boolean order = words.contains(">") || words.contains("<");
         String text = order ? byName(record, words) : words;
         List<Treatment> sides = new ArrayList<>();
         record.treatments().stream()
-                .filter(t -> order || t.number() == treatment)
+                .filter(t -> order || t.number() == claimed.treatment())
                 .forEach(sides::add);
         record.treatments().stream()
-                .filter(t -> !order && t.number() == comparator)
+                .filter(t -> !order && t.number() == claimed.comparator())
                 .forEach(sides::add);
         List<Treatment> read = sides.stream()
                 .filter(t -> sample(record, findings, what.kind(), t.number()).isPresent())
@@ -81,7 +112,7 @@ public final class TrialClaim {
                         .flatMap(t -> sample(record, findings, what.kind(), t.number()).stream())
                         .toList(),
                 read.stream()
-                        .map(t -> sameArea ? area(record, t.number()) : 1.0)
+                        .map(t -> claimed.sameArea() ? area(record, t.number()) : 1.0)
                         .toList());
     }
 

@@ -4,6 +4,7 @@ import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.read.Known;
 import elsom.core.read.Typed;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -93,7 +94,9 @@ public final class SumValues {
 
     /** All quantities as they were typed. */
     Collection<String> amounts() {
-        return written.values();
+        List<String> all = new ArrayList<>(written.values());
+        all.addAll(texts.values());
+        return all;
     }
 
     /** A quantity that may be missing. */

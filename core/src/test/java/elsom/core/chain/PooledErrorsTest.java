@@ -45,7 +45,8 @@ class PooledErrorsTest {
                 new FigureKind("fresh-mass", "Fresh mass", "", UnitOfMeasure.GRAM, 1),
                 side(random, 10 * ratio),
                 side(random, 10),
-                true);
+                true,
+                0);
     }
 
     private static Repeat.Side side(SplittableRandom random, double mean) {

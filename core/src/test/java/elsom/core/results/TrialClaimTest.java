@@ -15,6 +15,7 @@ import elsom.core.trial.ControlKind;
 import elsom.core.trial.TrialRecord;
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 
 /** Claims on a trial of three treatments, the last of which stood in tubs. */
@@ -38,11 +39,12 @@ class TrialClaimTest {
         return TrialClaim.of(
                 record,
                 findings,
-                new TrialClaim.Of(findings.kind("fresh-mass").orElseThrow(), Direction.HIGHER),
-                words,
-                treatment,
-                comparator,
-                sameArea);
+                new TrialClaim.Claimed(
+                        new TrialClaim.Of(findings.kind("fresh-mass").orElseThrow(), Direction.HIGHER),
+                        words,
+                        treatment,
+                        comparator,
+                        sameArea));
     }
 
     @Test
@@ -83,12 +85,40 @@ class TrialClaimTest {
         assertThat(TrialClaim.of(
                                 unread,
                                 some,
-                                new TrialClaim.Of(some.kind("fresh-mass").orElseThrow(), Direction.HIGHER),
-                                "more",
-                                2,
-                                1,
-                                false)
+                                new TrialClaim.Claimed(
+                                        new TrialClaim.Of(
+                                                some.kind("fresh-mass").orElseThrow(), Direction.HIGHER),
+                                        "more",
+                                        2,
+                                        1,
+                                        false))
                         .outcome())
                 .isEqualTo(Outcome.NOT_TESTABLE);
+    }
+
+    /** Two of none's pots read "<10 g": with 10 each kelp is 1.5 times as much and never twice, with nothing it may be. */
+    @Test
+    void whatHangsOnWhatLiesBelowALimitIsNotTold() {
+        Measured measured = Measured.started(plan)
+                .read("fresh-mass", 1, 10, 10.5)
+                .read("fresh-mass", 2, 15, 15.2, 14.8, 15)
+                .read("fresh-mass", 3, 30, 31, 29, 30);
+        for (int replicate = 3; replicate <= 4; replicate++) {
+            measured = measured.typed(
+                    measured.unit(1, replicate), measured.lookFor("fresh-mass"), "fresh-mass", 1, 5, "<10 g");
+        }
+        TrialRecord some = measured.record();
+        Function<TrialRecord, Findings> found = any ->
+                Protocols.find(plan.protocol()).orElseThrow().findings(Evidence.of(plan, any, OptionalInt.empty()));
+        TrialClaim.Of mass =
+                new TrialClaim.Of(found.apply(some).kind("fresh-mass").orElseThrow(), Direction.HIGHER);
+        Checked twice = TrialClaim.eitherWay(some, found, new TrialClaim.Claimed(mass, "twice as much", 2, 1, false));
+        assertThat(twice.outcome()).isEqualTo(Outcome.CANT_TELL);
+        assertThat(twice.remarks())
+                .contains("With the whole limit: not supported.")
+                .hasSize(3);
+        assertThat(TrialClaim.eitherWay(some, found, new TrialClaim.Claimed(mass, "ten times as much", 3, 2, false))
+                        .outcome())
+                .isEqualTo(Outcome.NOT_SUPPORTED);
     }
 }

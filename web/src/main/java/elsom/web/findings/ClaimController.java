@@ -11,6 +11,7 @@ import elsom.web.kit.TrialHeader;
 import elsom.web.trial.Plans;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -25,9 +26,11 @@ class ClaimController {
 
     private final OpenFindings open;
     private final Plans plans;
+    private final WorkedOut workedOut;
 
-    ClaimController(OpenFindings open, Plans plans) {
+    ClaimController(OpenFindings open, Plans plans, WorkedOut workedOut) {
         this.open = open;
+        this.workedOut = workedOut;
         this.plans = plans;
     }
 
@@ -89,14 +92,15 @@ class ClaimController {
                         TrialClaim.area(record, praised) != TrialClaim.area(record, against),
                         read.isEmpty() || chosen.isEmpty()
                                 ? null
-                                : TrialClaim.of(
+                                : TrialClaim.eitherWay(
                                         record,
-                                        found.findings(),
-                                        new TrialClaim.Of(chosen.get(), better(record, chosen.get())),
-                                        read,
-                                        praised,
-                                        against,
-                                        area)));
+                                        any -> workedOut.of(any, OptionalInt.empty()),
+                                        new TrialClaim.Claimed(
+                                                new TrialClaim.Of(chosen.get(), better(record, chosen.get())),
+                                                read,
+                                                praised,
+                                                against,
+                                                area))));
         return "findings/claim";
     }
 
