@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
@@ -16,6 +17,10 @@ import java.util.stream.IntStream;
  */
 record Sides(List<String> names) {
     static final char MARK = '§';
+
+    /** A number or a sign alone is what is claimed, and no name. */
+    private static final Pattern LETTER = Pattern.compile("\\p{L}");
+
     private static final Set<String> WEAK = Set.of(
             "the", "a", "an", "of", "in", "on", "and", "or", "no", "not", "more", "less", "better", "than", "is", "to",
             "at", "one", "water", "compost", "mix", "feed", "trays", "tray", "pots", "pot", "plants", "rate");
@@ -90,7 +95,9 @@ record Sides(List<String> names) {
         for (int length = name.size() - 1; length > 0; length--) {
             for (int from = 0; from + length <= name.size(); from++) {
                 List<String> run = name.subList(from, from + length);
-                boolean own = run.stream().anyMatch(word -> !WEAK.contains(word));
+                boolean own = run.stream()
+                        .anyMatch(word ->
+                                !WEAK.contains(word) && LETTER.matcher(word).find());
                 if (own && unlike(run, side, text) && replace(text, run, side)) {
                     return;
                 }

@@ -14,7 +14,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Answers in what was typed: who writes cups and pounds is answered in them, with millilitres and grams beside. */
-final class AsTyped {
+public final class AsTyped {
     /** An amount that is no rate: "50 mL", and not "50 mL/L". */
     private static final Pattern AMOUNT =
             Pattern.compile("(?<![\\w.,·/])([0-9]+(?:\\.[0-9]+)?) (mL|L|g|kg)(?![\\w/²³]| a litre)");
@@ -38,15 +38,14 @@ final class AsTyped {
 
     private AsTyped() {}
 
+    /** One amount, "473 mL", in what was typed, with itself beside; as it is where that was metric. */
+    public static String told(String amount, String typed, Known known) {
+        return told(amount, units(List.of(typed), known));
+    }
+
     /** An answer to what was typed in blanks that hold amounts. */
     static SumAnswer of(SumAnswer answer, Collection<String> typed, Known known) {
-        List<UnitOfMeasure> volumes = volumes(typed, known);
-        List<UnitOfMeasure> masses =
-                typed.stream().anyMatch(text -> MASSES.matcher(text).find()) ? WEIGHTS : List.of();
-        if (volumes.isEmpty() && masses.isEmpty()) {
-            return answer;
-        }
-        Map<Dimension, List<UnitOfMeasure>> units = Map.of(Dimension.VOLUME, volumes, Dimension.MASS, masses);
+        Map<Dimension, List<UnitOfMeasure>> units = units(typed, known);
         return new SumAnswer(
                 told(answer.sentence(), units),
                 answer.lines().stream()
@@ -55,6 +54,11 @@ final class AsTyped {
                 answer.steps(),
                 answer.mind(),
                 answer.numbers());
+    }
+
+    private static Map<Dimension, List<UnitOfMeasure>> units(Collection<String> typed, Known known) {
+        boolean weighed = typed.stream().anyMatch(text -> MASSES.matcher(text).find());
+        return Map.of(Dimension.VOLUME, volumes(typed, known), Dimension.MASS, weighed ? WEIGHTS : List.of());
     }
 
     private static List<UnitOfMeasure> volumes(Collection<String> typed, Known known) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import elsom.core.claim.Checked;
 import elsom.core.claim.Checked.Outcome;
+import elsom.core.claim.ClaimCase;
 import elsom.core.plan.APlan;
 import elsom.core.plan.Direction;
 import elsom.core.plan.Measured;
@@ -57,6 +58,24 @@ class TrialClaimTest {
                 .isEqualTo(Outcome.NOT_SUPPORTED);
         assertThat(checked("kelp gives more than tubs", 2, 1, false).outcome()).isEqualTo(Outcome.CANT_BE_READ);
         assertThat(checked("at least 3 g more", 2, 1, false).outcome()).isEqualTo(Outcome.SUPPORTED);
+    }
+
+    /** Names that are numbers, as doses are, and numbers that are claimed. */
+    @Test
+    void treatmentsThatAreDosesAreNamedByTheirNumbers() {
+        ClaimCase doses = ClaimCase.of(
+                "0.25 % gives at least 10 % more than 0 %",
+                "Fresh mass, more is better", "g", List.of("0.25 %", "0 %"), 0);
+        assertThat(doses.meant())
+                .isEqualTo(ClaimCase.of(
+                                "kelp gives at least 10 % more than none",
+                                "Fresh mass, more is better", "g", List.of("kelp", "none"), 0)
+                        .meant());
+        assertThat(ClaimCase.of(
+                                "0.25 % gives at least 10 % more",
+                                "Fresh mass, more is better", "g", List.of("0.25 %", "0 %"), 0)
+                        .meant())
+                .isEqualTo(doses.meant());
     }
 
     /** A tub's opening is (20 ÷ 9)² as large: three times a pot's mass is three fifths of it on the same area. */

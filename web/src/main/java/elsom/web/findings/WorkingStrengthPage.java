@@ -11,8 +11,11 @@ import elsom.core.quantity.Dimension;
 import elsom.core.quantity.Quantity;
 import elsom.core.quantity.Sentence;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Known;
 import elsom.core.stats.Outcome;
+import elsom.core.sums.AsTyped;
 import elsom.web.kit.TrialHeader;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -39,11 +42,13 @@ public record WorkingStrengthPage(
             UnitOfMeasure.MILLILITRE,
             UnitOfMeasure.LITRE,
             UnitOfMeasure.TEASPOON,
-            UnitOfMeasure.US_FLUID_OUNCE,
-            UnitOfMeasure.US_QUART);
+            UnitOfMeasure.US_CUP,
+            UnitOfMeasure.US_FLUID_OUNCE);
 
     /** Less of a unit than this can't be measured out with it. */
     private static final double LEAST_SHOWN = 0.1;
+
+    private static final int DIGITS = 4;
 
     /** What is poured together. */
     public record Sheet(
@@ -73,7 +78,7 @@ public record WorkingStrengthPage(
             refused = otherStock(result, found.get().rate(), form);
         } else if (found.isPresent() && form.problems().isEmpty()) {
             try {
-                sheet = sheet(Dilution.of(found.get().rate(), result.unit(), form.volumeMl()));
+                sheet = sheet(Dilution.of(found.get().rate(), result.unit(), form.volumeMl()), form.volume());
             } catch (IllegalArgumentException other) {
                 refused = "It can't be mixed by volume: " + other.getMessage() + ".";
             }
@@ -130,13 +135,13 @@ public record WorkingStrengthPage(
                 + Decimals.significant(100 * share * form.strength().getAsDouble(), 3) + " % of what it holds";
     }
 
-    private static Sheet sheet(Dilution dilution) {
+    private static Sheet sheet(Dilution dilution, String asked) {
         boolean liquid = dilution.stockUnit() == UnitOfMeasure.MILLILITRE;
-        String stock = amount(dilution.stock(), dilution.stockUnit(), dilution.stockUnit());
+        String stock = amount(dilution.stock(), dilution.stockUnit(), asked);
         return new Sheet(
                 stock,
-                amount(dilution.waterMl(), UnitOfMeasure.MILLILITRE, UnitOfMeasure.MILLILITRE),
-                amount(dilution.volumeMl(), UnitOfMeasure.MILLILITRE, UnitOfMeasure.MILLILITRE),
+                amount(dilution.waterMl(), UnitOfMeasure.MILLILITRE, asked),
+                amount(dilution.volumeMl(), UnitOfMeasure.MILLILITRE, asked),
                 SHOWN.stream().map(WorkingStrengthPage::called).toList(),
                 List.of(
                         new Row("Stock", liquid ? in(dilution.stock()) : List.of(stock, "", "", "", "")),
@@ -146,9 +151,9 @@ public record WorkingStrengthPage(
                 dilution.working().remarks());
     }
 
-    /** Whose fluid ounce and quart it is. */
+    /** Whose fluid ounce and cup it is. */
     private static String called(UnitOfMeasure unit) {
-        boolean us = unit == UnitOfMeasure.US_FLUID_OUNCE || unit == UnitOfMeasure.US_QUART;
+        boolean us = unit == UnitOfMeasure.US_FLUID_OUNCE || unit == UnitOfMeasure.US_CUP;
         return (us ? "US " : "") + unit.symbol();
     }
 
@@ -161,7 +166,9 @@ public record WorkingStrengthPage(
                 .toList();
     }
 
-    private static String amount(double value, UnitOfMeasure from, UnitOfMeasure to) {
-        return Decimals.threeDigits(new Quantity(value, from).in(to).value()) + " " + to.symbol();
+    /** To four digits, so that what is poured together adds up; in cups where cups were asked for. */
+    private static String amount(double value, UnitOfMeasure unit, String asked) {
+        return AsTyped.told(
+                Decimals.significant(value, DIGITS) + " " + unit.symbol(), asked, Known.on(LocalDate.EPOCH));
     }
 }

@@ -35,12 +35,12 @@ public record TimeBar(
         /** Long labels at an end grow inwards. */
         public String anchor() {
             boolean longLabel = label.length() > LONG;
-            return at > 97 || (longLabel && at > 94) ? "end" : at < 3 || (longLabel && at < 6) ? "start" : "middle";
+            return at > 96 || (longLabel && at > 94) ? "end" : at < 3 || (longLabel && at < 6) ? "start" : "middle";
         }
 
         public int textX() {
             return switch (anchor()) {
-                case "end" -> 16;
+                case "end" -> 9;
                 case "start" -> -16;
                 default -> 0;
             };
