@@ -2,17 +2,13 @@ package elsom.web.plan;
 
 import elsom.core.plan.Asked;
 import elsom.core.plan.Plan;
-import elsom.core.plan.Pots;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.Protocols;
-import elsom.core.trial.Container;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.Trial;
 import elsom.core.trial.TrialId;
-import elsom.web.shelf.Containers;
 import elsom.web.trial.Plans;
 import jakarta.servlet.http.HttpServletRequest;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -36,15 +32,12 @@ class NewTrialController {
     /** A day's end is too late to start soaking, so the start offered is the full hour five hours on. */
     private static final int HOURS_TO_PREPARE = 5;
 
-    private static final String USUAL_CONTAINER = "Round pot 9 cm";
-
-    private final Containers containers;
+    private final Beginning beginning;
     private final Plans plans;
     private final Clock clock;
-    private final SecureRandom seeds = new SecureRandom();
 
-    NewTrialController(Containers containers, Plans plans, Clock clock) {
-        this.containers = containers;
+    NewTrialController(Beginning beginning, Plans plans, Clock clock) {
+        this.beginning = beginning;
         this.plans = plans;
         this.clock = clock;
     }
@@ -92,18 +85,13 @@ class NewTrialController {
     }
 
     private Plan draft(Protocol protocol, String question, String crop) {
-        List<Container> shelf = containers.all();
-        Container usual = shelf.stream()
-                .filter(container -> container.name().equals(USUAL_CONTAINER))
-                .findFirst()
-                .orElseGet(() -> shelf.get(0));
         ZoneId zone = ZoneId.systemDefault();
         Instant start = LocalDateTime.ofInstant(clock.instant(), zone)
                 .plusHours(HOURS_TO_PREPARE)
                 .truncatedTo(ChronoUnit.HOURS)
                 .atZone(zone)
                 .toInstant();
-        Plan plan = protocol.begin(question, zone, start, Pots.of(usual), seeds.nextInt(1_000_000));
+        Plan plan = protocol.begin(question, zone, start, beginning.pots(), beginning.seed());
         return plan.with(new Asked(question, crop, List.of(), plan.asked().measures()));
     }
 }

@@ -1,0 +1,34 @@
+package elsom.web.plan;
+
+import elsom.core.plan.Pots;
+import elsom.core.trial.Container;
+import elsom.web.shelf.Containers;
+import java.security.SecureRandom;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** What every new plan begins with: the usual pot of the shelf, and a seed of its own. */
+@Component
+class Beginning {
+    private static final String USUAL_CONTAINER = "Round pot 9 cm";
+    private static final int SEEDS = 1_000_000;
+
+    private final Containers containers;
+    private final SecureRandom seeds = new SecureRandom();
+
+    Beginning(Containers containers) {
+        this.containers = containers;
+    }
+
+    Pots pots() {
+        List<Container> shelf = containers.all();
+        return Pots.of(shelf.stream()
+                .filter(container -> container.name().equals(USUAL_CONTAINER))
+                .findFirst()
+                .orElseGet(() -> shelf.get(0)));
+    }
+
+    long seed() {
+        return seeds.nextInt(SEEDS);
+    }
+}

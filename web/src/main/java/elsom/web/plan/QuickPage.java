@@ -1,0 +1,123 @@
+package elsom.web.plan;
+
+import elsom.core.flag.Flag;
+import elsom.core.plan.DetectableTable;
+import elsom.core.plan.Measure;
+import elsom.core.plan.Plan;
+import elsom.core.plan.PlannedLook;
+import elsom.core.plan.PlannedTreatment;
+import elsom.core.plan.check.PlanCheck;
+import elsom.core.protocol.Protocol;
+import elsom.core.protocol.Protocols;
+import elsom.core.quick.QuickPlan;
+import elsom.web.kit.Swatch;
+import elsom.web.kit.Times;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import java.util.stream.Collectors;
+
+/**
+ * The page that begins a trial.
+ *
+ * @param shelf materials that are there, offered as treatments
+ */
+record QuickPage(
+        Form form,
+        Problems problems,
+        List<Protocol> kinds,
+        List<String> shelf,
+        String matters,
+        Preview preview,
+        UUID token) {
+    private static final int MOST_OFFERED = 10;
+    private static final int MOST_FLAGS = 3;
+
+    /**
+     * What is typed comes to.
+     *
+     * @param standard what the others are held against; empty while there is none
+     * @param sees what so many can see
+     * @param rest what nobody was asked: when it begins, how long, where
+     */
+    record Preview(
+            Protocol kind,
+            Measure decides,
+            int replicates,
+            String matters,
+            boolean suits,
+            List<Swatch> treatments,
+            String standard,
+            String sees,
+            List<Flag> flags,
+            String rest,
+            Problems problems) {
+        static Preview of(QuickReader.Understood understood, ZoneId zone) {
+            Protocol kind = understood.kind();
+            Measure decides = understood.decides();
+            return understood
+                    .plan()
+                    .map(plan -> new Preview(
+                            kind,
+                            decides,
+                            understood.replicates(),
+                            usual(decides),
+                            QuickPlan.suits(kind),
+                            Pages.swatchesOf(plan),
+                            plan.treatments().all().stream()
+                                    .filter(PlannedTreatment::isControl)
+                                    .map(PlannedTreatment::name)
+                                    .findFirst()
+                                    .orElse(""),
+                            DetectableTable.of(plan, decides, decides.typicalCv(), OptionalDouble.empty())
+                                    .sentence(understood.replicates()),
+                            PlanCheck.of(plan).stream()
+                                    .filter(flag -> flag.severity() != Flag.Severity.NOTE)
+                                    .limit(MOST_FLAGS)
+                                    .toList(),
+                            rest(plan, zone),
+                            understood.problems()))
+                    .orElseGet(() -> new Preview(
+                            kind,
+                            decides,
+                            understood.replicates(),
+                            usual(decides),
+                            QuickPlan.suits(kind),
+                            List.of(),
+                            "",
+                            "",
+                            List.of(),
+                            "",
+                            understood.problems()));
+        }
+
+        private static String usual(Measure decides) {
+            return QuickPlan.scored(decides) ? "1" : "20 %";
+        }
+
+        private static String rest(Plan plan, ZoneId zone) {
+            String looks = plan.schedule().looks().stream().map(PlannedLook::name).collect(Collectors.joining(", "));
+            return "Begins " + Times.dayAndTime(plan.schedule().start(), zone) + "; looks: " + looks
+                    + ". " + plan.pots().container().name() + ", places drawn by lot, "
+                    + plan.arrangement().kind().label().toLowerCase(Locale.ROOT)
+                    + ". All of it can be changed in the full plan before it begins.";
+        }
+    }
+
+    static QuickPage of(
+            Form form, QuickReader.Understood understood, List<String> shelf, UUID token, ZoneId zone) {
+        Preview preview = Preview.of(understood, zone);
+        return new QuickPage(
+                form,
+                understood.problems(),
+                Protocols.all(),
+                shelf.stream().limit(MOST_OFFERED).toList(),
+                form.text("matters").isEmpty() && form.text("question").isEmpty()
+                        ? preview.matters()
+                        : form.text("matters"),
+                preview,
+                token);
+    }
+}
