@@ -8,6 +8,7 @@ import elsom.core.plan.Question;
 import elsom.core.plan.Stated;
 import elsom.core.plan.Treatments;
 import elsom.core.protocol.Protocol;
+import elsom.core.quantity.Decimals;
 import elsom.core.quantity.Dimension;
 import elsom.core.trial.EndpointCode;
 import java.time.Duration;
@@ -37,6 +38,10 @@ public record QuickPlan(
         boolean inPercent,
         int replicates) {
     private static final LocalTime MORNING = LocalTime.of(9, 0);
+    /** What a pH meter that was calibrated tells apart, and most crops feel. */
+    private static final String HALF_A_PH = "0.5";
+
+    private static final double FIFTH = 5;
     private static final Duration TO_FILL = Duration.ofHours(1);
 
     /** Whether a kind can be begun on one page: its treatments start together, and units of it stand on a bench. */
@@ -54,15 +59,16 @@ public record QuickPlan(
                 .orElse(kind.measures().get(0));
     }
 
-    /** Mass says more than a length, and a length more than a score of something else; injury first where it is asked. */
+    /** What is sold says most, then injury, then what stands for growth. */
     private static boolean more(Measure one, Measure other) {
         return rank(other) > rank(one);
     }
 
     private static int rank(Measure measure) {
-        String code = measure.endpoint().code().value();
-        return switch (code) {
-            case "injury", "yield", "fresh-mass", "rooted", "root-length" -> code.equals("injury") ? 3 : 2;
+        return switch (measure.endpoint().code().value()) {
+            case "yield" -> 4;
+            case "injury" -> 3;
+            case "fresh-mass", "rooted", "root-length" -> 2;
             default -> measure.endpoint().unit().dimension() == Dimension.MASS ? 1 : 0;
         };
     }
@@ -71,6 +77,14 @@ public record QuickPlan(
     public static boolean scored(Measure measure) {
         return measure.endpoint().unit().dimension() == Dimension.SCORE
                 || measure.endpoint().unit().dimension() == Dimension.ACIDITY;
+    }
+
+    /** The difference that matters where nobody says another, as it would be typed: a fifth, of the standard or of a scale. */
+    public static String usualMatters(Measure measure) {
+        double fifth = (measure.endpoint().highest() - measure.endpoint().lowest()) / FIFTH;
+        return measure.endpoint().unit().dimension() == Dimension.ACIDITY
+                ? HALF_A_PH
+                : scored(measure) ? Decimals.upTo(fifth, 1) : "20 %";
     }
 
     /** The full hour after the next where the morning is not over; else tomorrow at nine. */
@@ -86,8 +100,8 @@ public record QuickPlan(
         Plan plan = kind.begin(question, zone, start, pots, seed);
         Optional<Measure> deciding = plan.asked().measure(decides);
         List<Question> asked = deciding.stream()
-                .map(measure -> new Question(
-                        List.of(), 0, decides, measure.better(), matters, inPercent, Stated.BEFORE_START))
+                .map(measure ->
+                        new Question(List.of(), 0, decides, measure.better(), matters, inPercent, Stated.BEFORE_START))
                 .toList();
         Plan whole = plan.with(new Asked(question, crop, asked, plan.asked().measures()))
                 .with(treatments, plan.pots());

@@ -82,7 +82,8 @@ public final class TreatmentLines {
             if (!names.add(name.toLowerCase(Locale.ROOT))) {
                 throw new IllegalArgumentException("“" + name + "” stands there twice.");
             }
-            boolean standard = marked == 0 ? i == 0 : MARKED.matcher(lines.get(i)).find();
+            boolean standard =
+                    marked == 0 ? i == 0 : MARKED.matcher(lines.get(i)).find();
             list.add(PlannedTreatment.of(name, name, standard ? ControlKind.CONTROL : ControlKind.NONE));
         }
         return list;

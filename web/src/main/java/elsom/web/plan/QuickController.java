@@ -30,8 +30,7 @@ class QuickController {
     private final Measures measures;
     private final Clock clock;
 
-    QuickController(
-            Beginning beginning, Plans plans, Trials trials, Lots lots, Measures measures, Clock clock) {
+    QuickController(Beginning beginning, Plans plans, Trials trials, Lots lots, Measures measures, Clock clock) {
         this.trials = trials;
         this.beginning = beginning;
         this.plans = plans;
@@ -60,7 +59,8 @@ class QuickController {
     @PostMapping("/trials/quick/preview")
     String preview(HttpServletRequest request, Model model) {
         Form form = Form.sent(request.getParameterMap());
-        model.addAttribute("preview", page(form, reader().sketch(form), UUID.randomUUID()).preview());
+        model.addAttribute(
+                "preview", page(form, reader().sketch(form), UUID.randomUUID()).preview());
         return "plan/quick :: preview";
     }
 
@@ -82,6 +82,6 @@ class QuickController {
         if (!trials.snapshot(id).trial().started()) {
             plans.start(id);
         }
-        return new ModelAndView("redirect:/trials/" + id.value() + "/bench");
+        return new ModelAndView("redirect:" + PlanPart.READY.href(id.value()));
     }
 }

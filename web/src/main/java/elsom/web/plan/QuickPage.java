@@ -24,14 +24,7 @@ import java.util.stream.Collectors;
  *
  * @param shelf materials that are there, offered as treatments
  */
-record QuickPage(
-        Form form,
-        Problems problems,
-        List<Protocol> kinds,
-        List<String> shelf,
-        String matters,
-        Preview preview,
-        UUID token) {
+record QuickPage(Form form, Problems problems, List<Protocol> kinds, List<String> shelf, Preview preview, UUID token) {
     private static final int MOST_OFFERED = 10;
     private static final int MOST_FLAGS = 3;
 
@@ -63,7 +56,7 @@ record QuickPage(
                             kind,
                             decides,
                             understood.replicates(),
-                            usual(decides),
+                            QuickPlan.usualMatters(decides),
                             QuickPlan.suits(kind),
                             Pages.swatchesOf(plan),
                             plan.treatments().all().stream()
@@ -73,7 +66,7 @@ record QuickPage(
                                     .orElse(""),
                             DetectableTable.of(plan, decides, decides.typicalCv(), OptionalDouble.empty())
                                     .sentence(understood.replicates()),
-                            PlanCheck.of(plan).stream()
+                            PlanCheck.ofTreatments(plan).stream()
                                     .filter(flag -> flag.severity() != Flag.Severity.NOTE)
                                     .limit(MOST_FLAGS)
                                     .toList(),
@@ -83,7 +76,7 @@ record QuickPage(
                             kind,
                             decides,
                             understood.replicates(),
-                            usual(decides),
+                            QuickPlan.usualMatters(decides),
                             QuickPlan.suits(kind),
                             List.of(),
                             "",
@@ -93,12 +86,9 @@ record QuickPage(
                             understood.problems()));
         }
 
-        private static String usual(Measure decides) {
-            return QuickPlan.scored(decides) ? "1" : "20 %";
-        }
-
         private static String rest(Plan plan, ZoneId zone) {
-            String looks = plan.schedule().looks().stream().map(PlannedLook::name).collect(Collectors.joining(", "));
+            String looks =
+                    plan.schedule().looks().stream().map(PlannedLook::name).collect(Collectors.joining(", "));
             return "Begins " + Times.dayAndTime(plan.schedule().start(), zone) + "; looks: " + looks
                     + ". " + plan.pots().container().name() + ", places drawn by lot, "
                     + plan.arrangement().kind().label().toLowerCase(Locale.ROOT)
@@ -106,18 +96,18 @@ record QuickPage(
         }
     }
 
-    static QuickPage of(
-            Form form, QuickReader.Understood understood, List<String> shelf, UUID token, ZoneId zone) {
-        Preview preview = Preview.of(understood, zone);
+    static QuickPage of(Form form, QuickReader.Understood understood, List<String> shelf, UUID token, ZoneId zone) {
         return new QuickPage(
                 form,
                 understood.problems(),
                 Protocols.all(),
                 shelf.stream().limit(MOST_OFFERED).toList(),
-                form.text("matters").isEmpty() && form.text("question").isEmpty()
-                        ? preview.matters()
-                        : form.text("matters"),
-                preview,
+                Preview.of(understood, zone),
                 token);
+    }
+
+    /** Textures for as many treatments as may be typed. */
+    public List<Swatch> textures() {
+        return Pages.swatches();
     }
 }

@@ -2,7 +2,6 @@ package elsom.web.plan;
 
 import elsom.core.flag.Flag;
 import elsom.core.plan.Arrangement;
-import elsom.core.plan.LevelsText;
 import elsom.core.plan.Measure;
 import elsom.core.plan.Plan;
 import elsom.core.plan.Pots;
@@ -10,10 +9,10 @@ import elsom.core.plan.Treatments;
 import elsom.core.plan.check.PlanCheck;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.Protocols;
+import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.quick.KindFinder;
 import elsom.core.quick.QuickPlan;
 import elsom.core.quick.TreatmentLines;
-import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.read.Known;
 import elsom.core.read.Typed;
 import elsom.core.trial.ProtocolCode;
@@ -140,12 +139,10 @@ record QuickReader(Pots pots, long seed, Known known, Instant now, ZoneId zone) 
     private record Matters(double amount, boolean inPercent) {}
 
     private static Matters matters(Form form, Measure decides, Problems problems) {
-        String text = form.text("matters");
+        String text = form.text("matters").isEmpty() ? QuickPlan.usualMatters(decides) : form.text("matters");
         boolean percent = text.contains("%") && decides.endpoint().unit() != UnitOfMeasure.PERCENT;
-        if (text.isEmpty()) {
-            return new Matters(0, false);
-        }
-        UnitOfMeasure unit = percent ? UnitOfMeasure.PERCENT : decides.endpoint().unit();
+        UnitOfMeasure unit =
+                percent ? UnitOfMeasure.PERCENT : decides.endpoint().unit();
         String ask = "What difference would matter. Accepted: "
                 + (QuickPlan.scored(decides) ? "1 point" : "20 %, or 3 " + unit.symbol()).strip();
         if (percent && QuickPlan.scored(decides)) {

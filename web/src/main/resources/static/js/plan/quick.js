@@ -2,31 +2,24 @@
 
 import './preview.js';
 
-const form = document.querySelector('form.quick');
+const form = document.querySelector('form.one-page');
 const preview = document.getElementById('preview');
 const kind = document.getElementById('kind');
 const decides = document.getElementById('decides');
 const lines = document.getElementById('treatments');
-const touched = new Set();
-
-for (const name of ['matters', 'replicates']) {
-  document.getElementById(name).addEventListener('input', () => touched.add(name));
-}
-
 kind.addEventListener('change', () => {
   document.getElementById('chosen').value = 'yes';
 });
 
-/** Puts what belongs to another kind into the fields that nobody has touched. */
+/** Puts what belongs to another kind into what decides and the usual figures. */
 function follow(shown) {
   const { kind: code, matters, units } = shown.dataset;
   if (decides.dataset.kind === code) return;
   kind.value = code;
   decides.dataset.kind = code;
   decides.replaceChildren(shown.querySelector('template').content.cloneNode(true));
-  if (!touched.has('matters')) document.getElementById('matters').value = matters;
-  if (!touched.has('replicates')) document.getElementById('replicates').value = units;
-  form.dispatchEvent(new Event('input'));
+  document.getElementById('matters').placeholder = matters;
+  document.getElementById('replicates').placeholder = units;
 }
 
 new MutationObserver(() => follow(preview.firstElementChild)).observe(preview, { childList: true });
