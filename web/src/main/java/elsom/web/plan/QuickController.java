@@ -4,11 +4,14 @@ import elsom.core.plan.Plan;
 import elsom.core.trial.TrialId;
 import elsom.web.lots.Lots;
 import elsom.web.measure.Measures;
+import elsom.web.trial.ApartAdvice;
 import elsom.web.trial.Plans;
+import elsom.web.trial.Quarantines;
 import elsom.web.trial.Trials;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -27,10 +30,19 @@ class QuickController {
     private final Plans plans;
     private final Trials trials;
     private final Lots lots;
+    private final Quarantines quarantines;
     private final Measures measures;
     private final Clock clock;
 
-    QuickController(Beginning beginning, Plans plans, Trials trials, Lots lots, Measures measures, Clock clock) {
+    QuickController(
+            Beginning beginning,
+            Plans plans,
+            Trials trials,
+            Lots lots,
+            Quarantines quarantines,
+            Measures measures,
+            Clock clock) {
+        this.quarantines = quarantines;
         this.trials = trials;
         this.beginning = beginning;
         this.plans = plans;
@@ -45,7 +57,12 @@ class QuickController {
     }
 
     private QuickPage page(Form form, QuickReader.Understood understood, UUID token) {
-        return QuickPage.of(form, understood, lots.fillings(), token, ZoneId.systemDefault());
+        ZoneId zone = ZoneId.systemDefault();
+        List<ApartAdvice.Apart> apart = understood.plan().stream()
+                .flatMap(plan -> quarantines.of(plan).stream())
+                .map(kept -> ApartAdvice.Apart.of(kept, zone))
+                .toList();
+        return QuickPage.of(form, QuickPage.Preview.of(understood, apart, zone), lots.fillings(), token);
     }
 
     @GetMapping("/trials/quick")

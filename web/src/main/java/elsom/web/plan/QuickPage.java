@@ -12,6 +12,7 @@ import elsom.core.protocol.Protocols;
 import elsom.core.quick.QuickPlan;
 import elsom.web.kit.Swatch;
 import elsom.web.kit.Times;
+import elsom.web.trial.ApartAdvice;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
@@ -34,6 +35,7 @@ record QuickPage(Form form, Problems problems, List<Protocol> kinds, List<String
      * @param standard what the others are held against; empty while there is none
      * @param sees what so many can see
      * @param rest what nobody was asked: when it begins, how long, where
+     * @param apart lots in quarantine that it would use
      */
     record Preview(
             Protocol kind,
@@ -46,8 +48,9 @@ record QuickPage(Form form, Problems problems, List<Protocol> kinds, List<String
             String sees,
             List<Flag> flags,
             String rest,
+            List<ApartAdvice.Apart> apart,
             Problems problems) {
-        static Preview of(QuickReader.Understood understood, ZoneId zone) {
+        static Preview of(QuickReader.Understood understood, List<ApartAdvice.Apart> apart, ZoneId zone) {
             Protocol kind = understood.kind();
             Measure decides = understood.decides();
             return understood
@@ -71,6 +74,7 @@ record QuickPage(Form form, Problems problems, List<Protocol> kinds, List<String
                                     .limit(MOST_FLAGS)
                                     .toList(),
                             rest(plan, zone),
+                            apart,
                             understood.problems()))
                     .orElseGet(() -> new Preview(
                             kind,
@@ -83,6 +87,7 @@ record QuickPage(Form form, Problems problems, List<Protocol> kinds, List<String
                             "",
                             List.of(),
                             "",
+                            apart,
                             understood.problems()));
         }
 
@@ -96,13 +101,13 @@ record QuickPage(Form form, Problems problems, List<Protocol> kinds, List<String
         }
     }
 
-    static QuickPage of(Form form, QuickReader.Understood understood, List<String> shelf, UUID token, ZoneId zone) {
+    static QuickPage of(Form form, Preview preview, List<String> shelf, UUID token) {
         return new QuickPage(
                 form,
-                understood.problems(),
+                preview.problems(),
                 Protocols.all(),
                 shelf.stream().limit(MOST_OFFERED).toList(),
-                Preview.of(understood, zone),
+                preview,
                 token);
     }
 

@@ -16,7 +16,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 
 /** Lets every page of a trial say which of its lots are in quarantine, and pages of no trial which lots are at all. */
 @ControllerAdvice
-class ApartAdvice {
+public class ApartAdvice {
     private final Quarantines quarantines;
     private final Plans plans;
     private final Trials trials;
@@ -29,7 +29,7 @@ class ApartAdvice {
 
     /** A lot in quarantine, with since when (where a trial's time zone is known) and why. */
     public record Apart(String lot, String said, String href) {
-        private static Apart of(Quarantine kept, @Nullable ZoneId zone) {
+        public static Apart of(Quarantine kept, @Nullable ZoneId zone) {
             String since = zone == null ? "" : "Since " + Times.day(kept.since(), zone);
             String why = Stream.of(since, kept.reason())
                     .filter(text -> !text.isEmpty())

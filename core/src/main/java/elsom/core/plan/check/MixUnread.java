@@ -32,7 +32,7 @@ final class MixUnread implements PlanRule {
                 noted.flag(
                         Flag.Severity.CAUTION,
                         "The mix of " + treatment.name() + " can't be read: "
-                                + String.valueOf(unreadable.getMessage()).replaceFirst("\\.+$", "") + ".",
+                                + String.valueOf(unreadable.getMessage()).replaceFirst("(?<![?.])$", "."),
                         "Its batch can't be worked out.",
                         "Write parts: 3 leaf mould + 1 GW-32.");
             }
