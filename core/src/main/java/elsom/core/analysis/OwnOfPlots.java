@@ -16,6 +16,7 @@ final class OwnOfPlots {
     private static final int FEWEST = 2;
 
     /** One pot is as good as another within a cluster: the mean of the arm's units there; NaN where none was seen. */
+    @SuppressWarnings("ArrayRecordComponent")
     private record Cluster(double[] means) {
         boolean has(double[] combination) {
             return IntStream.range(0, means.length).allMatch(arm -> combination[arm] == 0 || !Double.isNaN(means[arm]));
