@@ -23,27 +23,15 @@ import elsom.core.trial.Container;
 import elsom.core.trial.ControlKind;
 import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
-import elsom.core.trial.ExperimentalUnit;
-import elsom.core.trial.Given;
-import elsom.core.trial.GivenKind;
-import elsom.core.trial.Instrument;
-import elsom.core.trial.Look;
-import elsom.core.trial.Mishap;
-import elsom.core.trial.MishapKind;
 import elsom.core.trial.ProtocolCode;
-import elsom.core.trial.Reading;
-import elsom.core.trial.ReadingId;
-import elsom.core.trial.ReadingRef;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
-import elsom.core.trial.UnitCode;
 import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -56,13 +44,9 @@ import java.util.stream.Stream;
 /** Makes a plan and a trial that has run from a notebook, with what it does not say left unknown. */
 final class Copying {
     private static final ProtocolCode FREE = new ProtocolCode("free-form");
-    private static final String STATION = "Notebook";
-    private static final int NOON = 12;
     private static final int MOST_LISTED = 60;
     private static final Pattern CONTROL =
             Pattern.compile("\\b(?:control|none|untreated|usual|plain|as before)\\b", Pattern.CASE_INSENSITIVE);
-    private static final Pattern DEAD =
-            Pattern.compile("(?i)(?<!\\b(?:not|none|no|never|nothing|half) )\\b(?:dead|died|killed)\\b");
 
     private final Notebook notebook;
     private final ZoneId zone;
@@ -121,7 +105,7 @@ final class Copying {
         Plan plan = plan();
         TrialRecord drawn = plan.draw(new TrialId(1));
         drawn = drawn.with(drawn.trial().begun(false));
-        return new Notebook.Copied(plan, filled(drawn, inOrder(plan)));
+        return new Notebook.Copied(plan, new CopiedRecord(notebook, days, zone).filled(drawn, inOrder(plan)));
     }
 
     /** The pots of each treatment, in the order of the plan's treatments. */
@@ -306,7 +290,7 @@ final class Copying {
     }
 
     private Instant at(LocalDate day) {
-        return day.atTime(NOON, 0).atZone(zone).toInstant();
+        return CopiedRecord.noon(day, zone);
     }
 
     /** What the notebook does not say, in words. */
@@ -324,152 +308,5 @@ final class Copying {
             missing.add(Notebook.SOME_DAYS);
         }
         return "Not written down: " + String.join(", ", missing);
-    }
-
-    private TrialRecord filled(TrialRecord drawn, List<List<Notebook.Pot>> byTreatment) {
-        List<ExperimentalUnit> units = new ArrayList<>();
-        List<Reading> readings = new ArrayList<>();
-        List<Mishap> mishaps = new ArrayList<>();
-        Map<Integer, Integer> taken = new HashMap<>();
-        for (ExperimentalUnit unit : drawn.units()) {
-            List<Notebook.Pot> own = byTreatment.get(unit.treatment() - 1);
-            int next = taken.merge(unit.treatment(), 1, Integer::sum) - 1;
-            if (next < own.size()) {
-                units.add(unit);
-                written(drawn, unit, own.get(next), readings, mishaps);
-            }
-        }
-        TrialRecord record = TrialRecord.of(
-                drawn.trial(),
-                drawn.treatments(),
-                drawn.containers(),
-                drawn.benches(),
-                units,
-                drawn.endpoints(),
-                drawn.looks(),
-                readings,
-                mishaps);
-        return record.with(record.beside().given(given(units)));
-    }
-
-    private List<Given> given(List<ExperimentalUnit> units) {
-        List<Given> all = new ArrayList<>();
-        for (Watering watering : notebook.waterings()) {
-            Map<UnitCode, Double> each = new LinkedHashMap<>();
-            units.forEach(unit -> each.put(unit.code(), watering.millilitres()));
-            all.add(new Given(
-                    all.size() + 1,
-                    watering.feed().isEmpty() ? GivenKind.WATER : GivenKind.FEED,
-                    watering.feed(),
-                    each,
-                    at(watering.on()),
-                    STATION,
-                    null));
-        }
-        return all;
-    }
-
-    /** What is written of a pot at every look; nothing about it at one is nothing that is known. */
-    private void written(
-            TrialRecord drawn, ExperimentalUnit unit, Notebook.Pot pot, List<Reading> readings, List<Mishap> mishaps) {
-        Optional<LocalDate> over = Optional.empty();
-        for (Look look : drawn.looks()) {
-            Optional<LocalDate> day = days.isEmpty() ? Optional.empty() : Optional.of(days.get(look.number() - 1));
-            Optional<Line> line = days.isEmpty()
-                    ? Optional.of(pot.lines().get(0))
-                    : pot.lines().stream()
-                            .filter(one -> one.on().equals(day) || (one.on().isEmpty() && look.number() == 1))
-                            .findFirst();
-            Instant when = line.flatMap(Line::on)
-                    .map(this::at)
-                    .orElse(look.plannedAt(drawn.trial().start()));
-            boolean measured = line.isPresent() && measured(line.get());
-            if (measured && over.isPresent()) {
-                throw new IllegalArgumentException("“" + line.orElseThrow().treatment() + "”, pot " + pot.name()
-                        + ", was gone by " + Notebook.DAY.format(over.get()) + " and was measured on "
-                        + Notebook.DAY.format(day.orElseThrow()) + ". Which is right?");
-            }
-            if (line.isPresent()) {
-                read(drawn, look, unit, line.get(), when, readings);
-            }
-            if (over.isEmpty() && mishaps(look, unit, line, when, mishaps)) {
-                over = day;
-            }
-            if (look.number() == 1 && !pot.name().isEmpty() && !pot.name().startsWith(Line.ROW)) {
-                mishaps.add(mishap(mishaps, MishapKind.NOTE, "called " + pot.name() + " there", unit, look, when));
-            }
-        }
-    }
-
-    private static boolean measured(Line line) {
-        return line.values().stream().anyMatch(value -> value.value().isPresent());
-    }
-
-    private void read(
-            TrialRecord drawn, Look look, ExperimentalUnit unit, Line line, Instant when, List<Reading> readings) {
-        for (int i = 0; i < notebook.measured().size(); i++) {
-            OptionalDouble value = line.values().get(i).value();
-            if (value.isPresent()) {
-                Endpoint endpoint = drawn.endpoints().get(i);
-                readings.add(new Reading(
-                        new ReadingId(readings.size() + 1),
-                        new ReadingRef(unit.code(), look.number(), endpoint.code(), 1),
-                        value.getAsDouble(),
-                        line.values().get(i).typed(),
-                        endpoint.unit(),
-                        when,
-                        when,
-                        STATION,
-                        Instrument.HAND,
-                        null,
-                        null));
-            }
-        }
-    }
-
-    /**
-     * What a note tells of; words that tell of nothing stay a note, and a value nobody knows is not asked for again.
-     *
-     * @return whether the unit was gone from then on
-     */
-    private static boolean mishaps(
-            Look look, ExperimentalUnit unit, Optional<Line> line, Instant when, List<Mishap> mishaps) {
-        String words = line.map(Line::note).orElse("");
-        String note = words.substring(0, Math.min(Mishap.LONGEST_NOTE, words.length()));
-        List<MishapKind> kinds = line.map(one -> kinds(one, measured(one))).orElse(List.of());
-        kinds.forEach(kind -> mishaps.add(mishap(mishaps, kind, note, unit, look, when)));
-        boolean over = kinds.stream().anyMatch(MishapKind::endsUnit);
-        boolean all = line.isPresent()
-                && line.get().values().stream().noneMatch(value -> value.value().isEmpty());
-        if (!over && !all) {
-            mishaps.add(mishap(mishaps, MishapKind.UNKNOWN, "a value that nobody knows any more", unit, look, when));
-        }
-        return over;
-    }
-
-    private static Mishap mishap(
-            List<Mishap> before, MishapKind kind, String note, ExperimentalUnit unit, Look look, Instant when) {
-        return new Mishap(before.size() + 1, kind, note, List.of(unit.code()), look.number(), when, STATION, null);
-    }
-
-    private static List<MishapKind> kinds(Line line, boolean measured) {
-        if (line.note().isEmpty()) {
-            return List.of();
-        }
-        Note note = Note.read(line.note());
-        if (!measured && DEAD.matcher(line.note()).find() && note.lost() != Note.Lost.NO) {
-            return List.of(MishapKind.DIED);
-        }
-        if (!measured && (note.lost() == Note.Lost.YES || note.mishaps().contains(Note.Happened.LOST))) {
-            return List.of(MishapKind.TAKEN);
-        }
-        return note.mishaps().isEmpty()
-                ? List.of(MishapKind.NOTE)
-                : note.mishaps().stream()
-                        .sorted()
-                        .map(Note.Happened::kind)
-                        .map(kind -> measured && kind.endsUnit() ? MishapKind.NOTE : kind)
-                        .distinct()
-                        .toList();
     }
 }

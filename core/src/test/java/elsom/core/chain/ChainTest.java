@@ -27,6 +27,10 @@ class ChainTest {
 
     /** A trial of fresh mass, none beside kelp, begun so many days after the first. */
     private static Stage stage(int number, double none, double kelp, int days, FollowUp why, Grade grade) {
+        return stage(number, scattered(none), scattered(kelp), days, why, grade);
+    }
+
+    private static Stage stage(int number, double[] none, double[] kelp, int days, FollowUp why, Grade grade) {
         Plan plan = APlan.ofGrowth()
                 .list("none", "kelp")
                 .replicates(4)
@@ -37,8 +41,8 @@ class ChainTest {
             plan = plan.from(new PlanOrigin(number - 1, plan.question(), "again", List.of(), why, null));
         }
         TrialRecord record = Measured.started(plan)
-                .read("fresh-mass", 1, scattered(none))
-                .read("fresh-mass", 2, scattered(kelp))
+                .read("fresh-mass", 1, none)
+                .read("fresh-mass", 2, kelp)
                 .record();
         Trial t = record.trial();
         record = record.with(new Trial(
@@ -114,6 +118,20 @@ class ChainTest {
         assertThat(apart.heterogeneity())
                 .startsWith("Trials differ clearly more")
                 .contains("The next one likely lies");
+    }
+
+    /** Four pots that all read 10 g scatter by the last digit of the scale, and their trial is not left out. */
+    @Test
+    void unitsThatReadAlikeAreUnitsOfLittleScatter() {
+        Chain chain = new Chain(List.of(
+                stage(1, new double[] {10, 10, 10, 10}, scattered(14), 0, FollowUp.AGAIN, Grade.SOUND),
+                stage(2, 10, 14, 40, FollowUp.OTHER_LOT, Grade.SOUND)));
+        Pooled both = chain.pooled().get(0);
+        assertThat(both.repeats()).hasSize(2);
+        assertThat(both.repeats().get(0).comparator().variance()).isPositive().isLessThan(0.001);
+        assertThat(both.effects().estimate()).isCloseTo(Math.log(1.4), within(1e-9));
+        assertThat(chain.pooledWith(1)).hasSize(1);
+        assertThat(chain.pooledWith(3)).isEmpty();
     }
 
     @Test

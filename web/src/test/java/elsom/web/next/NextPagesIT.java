@@ -47,6 +47,11 @@ class NextPagesIT {
         assertThat(page).contains("The story so far").contains("Another lot: the next delivery of each");
         assertThat(page).contains("Air stone and kelp in an aerated extract").contains("Planned.");
         assertThat(page).contains("over 2 trials").contains("Hartung and Knapp").contains("data-chart=\"contrasts\"");
+        String findings = get("Roof-tray", "/findings").body();
+        assertThat(findings.indexOf("2 trials of this series together"))
+                .as("a series goes before what one of its trials says")
+                .isPositive()
+                .isLessThan(findings.indexOf("class=\"verdicts\""));
         List<TrialId> chain = plans.chain(id("Roof-tray"));
         assertThat(chain).hasSize(3).first().isEqualTo(id("Roof-tray"));
         assertThat(plans.chain(chain.get(2))).isEqualTo(chain);

@@ -215,12 +215,14 @@ class PartsTest {
                         "factors[1].levels", "0.25 to 4 % in 6",
                         "factors[1].control", "",
                         "factors[1].label", "1",
+                        "factors[1].stock", "6 % acidity",
                         "struck", "1.5"));
         assertThat(problems.all()).isEmpty();
         Factor vinegar = read.treatments().factors().get(1);
         assertThat(vinegar.kind()).isEqualTo(FactorKind.DOSE);
         assertThat(vinegar.levels()).hasSize(6);
         assertThat(vinegar.labelRate()).isEqualTo(1);
+        assertThat(vinegar.stock().strength()).hasValue(0.06);
         assertThat(read.treatments().size()).isEqualTo(11);
     }
 
