@@ -84,8 +84,9 @@ public record LimeDose(
     public Optional<String> untried() {
         String between = Decimals.threeDigits(testedBelow) + " and " + Decimals.threeDigits(testedAbove);
         return jumps
-                ? Optional.of("pH jumps between " + between
-                        + " g/L, and nothing between them was tried: jars of amounts in between would narrow it.")
+                ? Optional.of("pH changes faster between " + between
+                        + " g/L than beside them, and nothing between them was tried: jars of amounts in between would"
+                        + " narrow it.")
                 : Optional.empty();
     }
 

@@ -220,7 +220,9 @@ public final class Wording {
         return (times.open(c) ? times.told(c) : difference(kind, c.difference()))
                 + " (" + intervalName() + " " + interval(kind, c.interval().get()) + ")"
                 + percent(c)
-                + (c.byRanks() ? ", judged by ranks: p " + Decimals.p(c.rankP().orElse(1)) : "");
+                + (question.observations().kind() == EndpointKind.SCORE && c.byRanks()
+                        ? ", judged by ranks: p " + Decimals.p(c.rankP().orElse(1))
+                        : "");
     }
 
     /** Nothing for scores: a percentage of next to no injury says nothing. */

@@ -93,7 +93,12 @@ public final class AsTyped {
         return number + " " + name(fits, number) + " (" + found.group() + ")";
     }
 
+    /** Whose fluid ounce and quart it is, as those of a gallon is said. */
     private static String name(UnitOfMeasure unit, String number) {
-        return unit == UnitOfMeasure.US_CUP && !number.equals("1") ? "cups" : unit.symbol();
+        return switch (unit) {
+            case US_CUP -> number.equals("1") ? "cup" : "cups";
+            case US_FLUID_OUNCE, US_QUART -> "US " + unit.symbol();
+            default -> unit.symbol();
+        };
     }
 }

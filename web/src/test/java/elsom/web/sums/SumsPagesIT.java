@@ -37,7 +37,9 @@ class SumsPagesIT {
     @Test
     void theAddressHoldsWhatWasTyped() throws Exception {
         String page = get("/sums/dilution?stock=6&wanted=0.5&volume=1+US+gal").body();
-        assertThat(page).contains("315.5 mL of stock and 3.47 L of water.").contains("value=\"1 US gal\"");
+        assertThat(page)
+                .contains("10.7 US fl oz (315.5 mL) of stock and 0.917 US gal (3.47 L) of water.")
+                .contains("value=\"1 US gal\"");
     }
 
     @Test
