@@ -40,7 +40,8 @@ final class Contrasts {
         }
         Factors factors = new Factors(all, ask, pairing.of(possible), model);
         Simultaneous together = together(possible, factors);
-        Optional<ScoresByRank> ranks = all.kind() == EndpointKind.SCORE
+        // Ranks say which is better, and nothing of whether one is as good.
+        Optional<ScoresByRank> ranks = all.kind() == EndpointKind.SCORE && !ask.asGood()
                 ? Optional.of(ScoresByRank.of(all, possible, model, ask.alpha()))
                 : Optional.empty();
         List<Comparison> comparisons = new ArrayList<>();

@@ -15,9 +15,9 @@ import java.util.regex.Pattern;
 
 /** Answers in what was typed: who writes cups and pounds is answered in them, with millilitres and grams beside. */
 public final class AsTyped {
-    /** An amount that is no rate: "50 mL", and not "50 mL/L". */
+    /** An amount by itself: "50 mL", and not "50 mL/L", "−50 mL" or the end of "40 to 50 mL". */
     private static final Pattern AMOUNT =
-            Pattern.compile("(?<![\\w.,·/])([0-9]+(?:\\.[0-9]+)?) (mL|L|g|kg)(?![\\w/²³]| a litre)");
+            Pattern.compile("(?<![\\w.,·/+−–])(?<!to )([0-9]+(?:\\.[0-9]+)?) (mL|L|g|kg)(?![\\w/²³]| a litre)");
 
     private static final Pattern VOLUMES = Pattern.compile(
             "(?i)\\b(?<kitchen>cups?|tbsps?|tablespoons?|tsps?|teaspoons?)\\b|\\b(?<liquid>fl\\.? ?oz|gals?|gallons?|quarts?|qts?)\\b");

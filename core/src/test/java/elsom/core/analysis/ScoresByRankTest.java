@@ -83,4 +83,27 @@ class ScoresByRankTest {
                 .get(0);
         assertThat(one.answer()).isEqualTo(Answer.CANT_TELL);
     }
+
+    /** Whether one is as good is no question for ranks: clearly worse ones never make it "better" or "worse". */
+    @Test
+    void asGoodIsNotAnsweredByRanks() {
+        List<Observed> rows = new ArrayList<>();
+        List<Arm> arms = List.of(new Arm("A", "T0", List.of("t0"), true), new Arm("B", "T1", List.of("t1"), false));
+        double[][] scores = {of(1, 1, 1, 1, 1, 1), of(2, 2, 2, 2, 2, 10)};
+        for (int arm = 0; arm < 2; arm++) {
+            for (double score : scores[arm]) {
+                rows.add(new Observed("U" + rows.size(), arm, 0, 0, 0, 0, new Value.Measured(score)));
+            }
+        }
+        Observations all = new Observations(
+                Design.COMPLETELY_RANDOM,
+                List.of("medium"),
+                arms,
+                EndpointKind.SCORE,
+                Observations.Better.LOWER,
+                1,
+                rows);
+        Ask asGood = new Ask(List.of(), new Ask.Against.Control(), OptionalDouble.of(2), false, true, 0.05);
+        assertThat(Judge.of(all, asGood).comparisons().get(0).answer()).isEqualTo(Answer.CANT_TELL);
+    }
 }
