@@ -108,13 +108,12 @@ record BenchData(long trial, int look, String lookName, String timing, String st
                 .orElse(0);
     }
 
-    /** The unit at which the walk starts. */
-    String startUnit() {
+    /** The observation at which the walk starts. */
+    Task first() {
         return tasks.stream()
                 .filter(task -> task.key().equals(start))
-                .map(Task::code)
                 .findFirst()
-                .orElse("");
+                .orElseThrow();
     }
 
     /** What is read of one unit at a look. */

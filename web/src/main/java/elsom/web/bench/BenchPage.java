@@ -44,6 +44,7 @@ record BenchPage(
         int done,
         int expected,
         String station,
+        BenchData.Task first,
         String data,
         List<CorrectionReason> reasons,
         List<MishapKind> mishapKinds,
@@ -85,7 +86,8 @@ record BenchPage(
             Instant now) {
         TrialRecord.Progress progress = record.progress(look);
         BenchData data = BenchData.of(record, look, timing.name(), unit);
-        String start = data.startUnit();
+        BenchData.Task first = data.first();
+        String start = first.code();
         Map<String, List<BenchData.Task>> byUnit =
                 data.tasks().stream().collect(Collectors.groupingBy(BenchData.Task::code));
         return new BenchPage(
@@ -110,6 +112,7 @@ record BenchPage(
                 progress.done(),
                 progress.expected(),
                 station.name().orElse(""),
+                first,
                 Json.of(data),
                 CHOSEN_BY_HAND,
                 MishapKind.offered(),

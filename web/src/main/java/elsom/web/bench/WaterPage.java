@@ -19,6 +19,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -26,6 +27,7 @@ import java.util.stream.Collectors;
 /**
  * Water and feed of a trial.
  *
+ * @param first where the walk by weight begins; empty when no unit stands
  * @param walk units in bench order for the walk by weight, as JSON
  * @param weighed whether units have a weight of their own to be filled up to
  */
@@ -35,6 +37,7 @@ public record WaterPage(
         WaterForm.Checked read,
         List<GivenKind> kinds,
         List<Swatch> treatments,
+        Optional<Stop> first,
         String walk,
         boolean weighed,
         List<Total> totals,
@@ -51,7 +54,7 @@ public record WaterPage(
     public record Entry(int number, String when, String what, String units, String amount, String station) {}
 
     /** A unit as the walk knows it; {@code look} and {@code endpoint} tell the scale what is on it. */
-    record Stop(String unit, String treatment, String place, String target, int look, String endpoint) {}
+    public record Stop(String unit, String treatment, String place, String target, int look, String endpoint) {}
 
     private record Walk(long trial, List<Stop> stops) {}
 
@@ -75,6 +78,7 @@ public record WaterPage(
                 read,
                 List.of(GivenKind.values()),
                 Swatch.of(record),
+                stops.stream().findFirst(),
                 Json.of(new Walk(record.trial().id().value(), stops)),
                 stops.stream().anyMatch(stop -> !stop.target().isEmpty()),
                 CareTotals.of(record).stream()

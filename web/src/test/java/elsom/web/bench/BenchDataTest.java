@@ -41,7 +41,7 @@ class BenchDataTest {
         assertThat(data.tasks()).hasSize(each * record().units().size());
         assertThat(data.tasks()).extracting(BenchData.Task::key).doesNotHaveDuplicates();
         assertThat(data.tasks().get(1).endpointName()).isEqualTo("Height, 2 of 3");
-        assertThat(data.startUnit())
+        assertThat(data.first().code())
                 .isEqualTo(record().benchOrder().get(0).code().value());
     }
 
@@ -60,7 +60,7 @@ class BenchDataTest {
             }
         }
         assertThat(record().progress(look).done()).isOne();
-        assertThat(data().startUnit())
+        assertThat(data().first().code())
                 .isEqualTo(record().benchOrder().get(1).code().value());
     }
 
@@ -68,7 +68,7 @@ class BenchDataTest {
     void aUnitThatIsAskedForIsTheStart() {
         ExperimentalUnit fifth = record().benchOrder().get(4);
         BenchData data = BenchData.of(record(), look, "NOW", Optional.of(fifth.code()));
-        assertThat(data.startUnit()).isEqualTo(fifth.code().value());
+        assertThat(data.first().code()).isEqualTo(fifth.code().value());
     }
 
     @Test
@@ -77,7 +77,7 @@ class BenchDataTest {
         trial.lose(first, record().looks().get(0));
         BenchData data = data();
         assertThat(data.tasks().get(0).lost()).isEqualTo(1);
-        assertThat(data.startUnit())
+        assertThat(data.first().code())
                 .isEqualTo(record().benchOrder().get(1).code().value());
     }
 

@@ -16,6 +16,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -111,6 +112,25 @@ class WaterPagesIT {
         assertThat(trials.snapshot(trial).given()).hasSize(1);
         assertThat(web.post(path("/1/withdraw"), Map.of()).statusCode()).isEqualTo(302);
         assertThat(trials.snapshot(trial).given()).noneMatch(given -> given.stands());
+    }
+
+    @Test
+    void aTrialOfWhichNoUnitStandsNamesNoneToWater() throws Exception {
+        String units = trials.snapshot(trial).units().stream()
+                .map(unit -> unit.code().value())
+                .collect(Collectors.joining(","));
+        Map<String, String> taken = Map.of(
+                "kind",
+                "TAKEN",
+                "unit",
+                units,
+                "look",
+                "1",
+                "token",
+                UUID.randomUUID().toString());
+        assertThat(web.post("/trials/" + trial + "/bench/mishaps", taken).statusCode())
+                .isEqualTo(200);
+        assertThat(web.get(path("")).body()).contains("No unit stands any more").doesNotContain("id=\"water-unit\"");
     }
 
     @Test

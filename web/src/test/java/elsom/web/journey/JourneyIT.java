@@ -104,6 +104,7 @@ class JourneyIT extends BrowserTest {
         tabTo(page.locator("#station-name"));
         press("Enter");
         assertThat(page.locator("#station-name")).hasCount(0);
+        page.waitForLoadState();
         isAccessible();
         for (int unit = 0; unit < 6; unit++) {
             save(unit % 2 == 0 ? "31,5" : "31.5 g");

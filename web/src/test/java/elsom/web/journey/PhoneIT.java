@@ -42,6 +42,7 @@ class PhoneIT extends BrowserTest {
             page.getByText("Keep it").click();
         }
         assertThat(page.locator("#station-name")).hasCount(0);
+        page.waitForLoadState();
     }
 
     @Test

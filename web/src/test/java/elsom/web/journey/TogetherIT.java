@@ -48,6 +48,7 @@ class TogetherIT extends BrowserTest {
         if (page.locator("#station-name").isVisible()) {
             page.getByText("Keep it").click();
             assertThat(page.locator("#station-name")).hasCount(0);
+            page.waitForLoadState();
         }
     }
 
