@@ -1,5 +1,7 @@
 package elsom.core.quantity;
 
+import java.util.List;
+
 /** Words as they stand in a sentence. */
 public final class Sentence {
     private Sentence() {}
@@ -8,6 +10,14 @@ public final class Sentence {
     public static String inside(String name) {
         boolean code = name.length() > 1 && !Character.isLowerCase(name.charAt(1)) && name.charAt(1) != ' ';
         return name.isEmpty() || code ? name : Character.toLowerCase(name.charAt(0)) + name.substring(1);
+    }
+
+    /** Things one after the other: "3 cm, 8 cm and 15 cm". */
+    public static String listed(List<String> things) {
+        int last = things.size() - 1;
+        return last < 1
+                ? String.join("", things)
+                : String.join(", ", things.subList(0, last)) + " and " + things.get(last);
     }
 
     /** The same with a capital first. */

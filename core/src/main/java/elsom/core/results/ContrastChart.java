@@ -59,6 +59,11 @@ public record ContrastChart(String label, String unit, List<Row> rows) implement
     }
 
     @Override
+    public boolean blank() {
+        return rows.isEmpty();
+    }
+
+    @Override
     public String script() {
         return "contrasts";
     }

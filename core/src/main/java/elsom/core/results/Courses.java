@@ -23,8 +23,12 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 
-/** How figures run over time on one bench. */
-public record Courses(int number, String title, List<Course> courses) implements Section {
+/**
+ * How figures run over time on one bench.
+ *
+ * @param since what its hours are counted from: "Time since draining"
+ */
+public record Courses(int number, String title, String since, List<Course> courses) implements Section {
     private static final double PERCENT = 100;
     private static final double HOURS = 24;
 
@@ -32,7 +36,8 @@ public record Courses(int number, String title, List<Course> courses) implements
     private static final double DIGITS = 1000;
 
     /** A figure over time, a panel for each treatment. */
-    public record Panels(String label, String unit, String threshold, String crossed, List<Line> lines)
+    public record Panels(
+            String label, String unit, String since, String threshold, String crossed, List<Line> lines)
             implements Chart {
         @Override
         public String script() {
@@ -86,7 +91,7 @@ public record Courses(int number, String title, List<Course> courses) implements
                 .build();
     }
 
-    private static Part part(TrialRecord record, Course course) {
+    private Part part(TrialRecord record, Course course) {
         return Part.drawn(panels(record, course), table(record, course).pictured())
                 .named(course.kind().label().split(",")[0]);
     }
@@ -99,10 +104,11 @@ public record Courses(int number, String title, List<Course> courses) implements
         return course.lines().stream().filter(line -> !line.points().isEmpty()).toList();
     }
 
-    private static Panels panels(TrialRecord record, Course course) {
+    private Panels panels(TrialRecord record, Course course) {
         return new Panels(
                 Sentence.inside(course.kind().label()),
                 course.kind().unitSymbol(),
+                since,
                 course.threshold(),
                 course.crossed(),
                 told(course).stream()

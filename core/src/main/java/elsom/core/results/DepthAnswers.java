@@ -2,6 +2,7 @@ package elsom.core.results;
 
 import elsom.core.plan.Measure;
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Sentence;
 import elsom.core.section.Amount;
 import elsom.core.section.Cell;
 import elsom.core.section.Column;
@@ -205,24 +206,50 @@ final class DepthAnswers implements Analysis {
         }
         String sentence = name + ": " + what.label() + " "
                 + depths.stream().map(DepthAnswers::words).collect(Collectors.joining("; ")) + ".";
+        String brief = brief(name, what, depths);
         if (endings.contains(RiseAndReturn.Ending.STAYS)) {
             return Optional.of(new Verdict(
                     Verdict.Firmness.WORSE,
                     sentence,
                     "More clean water, or a longer wait, and another look: what stays below moves up again as the surface"
-                            + " dries."));
+                            + " dries.",
+                    brief));
         }
         if (endings.contains(RiseAndReturn.Ending.NOT_FALLEN)) {
             return Optional.of(new Verdict(
-                    Verdict.Firmness.SO_FAR, sentence, "A look after leaching tells whether it comes back."));
+                    Verdict.Firmness.SO_FAR, sentence, "A look after leaching tells whether it comes back.", brief));
         }
         return Optional.of(
                 endings.contains(RiseAndReturn.Ending.UNCLEAR)
-                        ? new Verdict(Verdict.Firmness.CANT_TELL, sentence, "More units with a probe narrow it.")
+                        ? new Verdict(Verdict.Firmness.CANT_TELL, sentence, "More units with a probe narrow it.", brief)
                         : new Verdict(
                                 Verdict.Firmness.SETTLED,
                                 sentence,
-                                "Salt that drained below the deepest sensor is not seen."));
+                                "Salt that drained below the deepest sensor is not seen.",
+                                brief));
+    }
+
+    /** "100 %: EC has come back at 3 cm; it has not come back at 8 and 15 cm." */
+    private static String brief(String name, Measurand what, List<AtDepth> depths) {
+        Map<String, List<String>> at = new LinkedHashMap<>();
+        depths.forEach(depth -> at.computeIfAbsent(ending(depth), none -> new ArrayList<>())
+                .add(centimetres(depth.sensed())));
+        return name + ": " + what.label() + " "
+                + at.entrySet().stream()
+                        .map(one -> one.getKey() + " at " + Sentence.listed(one.getValue()))
+                        .collect(Collectors.joining("; it "))
+                + ".";
+    }
+
+    private static String ending(AtDepth depth) {
+        return switch (depth.ending()) {
+            case ONE_LOOK -> "was looked at once";
+            case NEVER_ROSE -> "did not rise";
+            case NOT_FALLEN -> "rose and has not fallen yet";
+            case BACK -> "has come back";
+            case STAYS -> "has not come back";
+            case UNCLEAR -> "can't be told to have come back";
+        };
     }
 
     private static String words(AtDepth depth) {

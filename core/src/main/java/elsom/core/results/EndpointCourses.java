@@ -30,6 +30,7 @@ public final class EndpointCourses implements Analysis {
                 findings.section(new Courses(
                         bench.number(),
                         "Over time",
+                        "Time since the start",
                         repeated.stream()
                                 .map(measure -> course(evidence, measure, bench))
                                 .toList()));

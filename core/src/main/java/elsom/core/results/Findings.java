@@ -16,6 +16,7 @@ import elsom.core.trial.UnitCode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /**
  * What a trial found, whatever its kind.
@@ -182,6 +183,23 @@ public record Findings(
 
     public Optional<GroupResult> group(GroupKey key) {
         return groups.stream().filter(result -> result.key().equals(key)).findFirst();
+    }
+
+    /**
+     * The section whose picture shows an answer: that of its question, else of its endpoint, else the first that has one.
+     *
+     * @param drawn whether a section has a picture
+     */
+    public Optional<Section> picturing(Answered answer, Predicate<Section> drawn) {
+        List<Section> pictured = sections.stream().filter(drawn).toList();
+        return pictured.stream()
+                .filter(section -> answer.question() > 0 && section.subject().question() == answer.question())
+                .findFirst()
+                .or(() -> pictured.stream()
+                        .filter(section -> answer.about().isPresent()
+                                && section.subject().endpoint().equals(answer.about()))
+                        .findFirst())
+                .or(() -> pictured.stream().findFirst());
     }
 
     /** Sections of one kind, in order. */

@@ -15,6 +15,7 @@ import elsom.core.section.Cell;
 import elsom.core.section.Column;
 import elsom.core.section.Part;
 import elsom.core.section.Section;
+import elsom.core.section.Subject;
 import elsom.core.section.Table;
 import elsom.core.section.Tone;
 import elsom.core.stats.FixedFigure;
@@ -188,6 +189,11 @@ public record FixedResult(
             case NOT_HELD -> Firmness.NOT_HELD;
             case CANT_TELL -> Firmness.CANT_TELL;
         };
+    }
+
+    @Override
+    public Subject subject() {
+        return new Subject(posed.number(), Optional.empty());
     }
 
     @Override

@@ -24,7 +24,8 @@ public record InteractionPicture(JudgedQuestion question, Verdict verdict) imple
     private static final double PERCENT = 100;
 
     /** The lines. */
-    public record Lines(String label, String unit, List<String> across, List<Line> lines) implements Chart {
+    public record Lines(String label, String unit, String factor, List<String> across, List<Line> lines)
+            implements Chart {
         @Override
         public String script() {
             return "interaction";
@@ -57,6 +58,7 @@ public record InteractionPicture(JudgedQuestion question, Verdict verdict) imple
                         new Lines(
                                 kind.label(),
                                 kind.unitSymbol(),
+                                observations.factors().get(1),
                                 List.copyOf(across),
                                 lines.stream()
                                         .map(line -> new Line(

@@ -32,7 +32,9 @@ final class InteractionWording {
                             + " can't be told: its effect on " + Wording.what(question) + " differs between them by "
                             + size
                             + ".",
-                    odds);
+                    odds,
+                    "Whether " + factor + " does the same in " + first + " as in " + second + " can't be told in "
+                            + Wording.what(question) + ".");
         }
         return Wording.soFar(
                 question,

@@ -11,9 +11,12 @@ import elsom.core.plan.Direction;
 import elsom.core.plan.Stated;
 import elsom.core.section.Account;
 import elsom.core.section.Section;
+import elsom.core.section.Subject;
+import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
 import elsom.core.trial.TrialRecord;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A question with its answer.
@@ -38,6 +41,11 @@ public record JudgedQuestion(
         List<AtLook> overTime,
         List<Flag> flags)
         implements Section {
+    @Override
+    public Subject subject() {
+        return new Subject(posed.number(), Optional.of(new EndpointCode(kind.code())));
+    }
+
     @Override
     public Account account(TrialRecord record) {
         return new ContrastsAccount(record, this).account();

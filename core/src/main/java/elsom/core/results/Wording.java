@@ -57,7 +57,8 @@ public final class Wording {
                 "So far, " + Sentence.inside(verdict.sentence()),
                 ("Its last look is still to come: whoever stops at the first clear look is wrong more often than 5 times in"
                                 + " 100. " + next)
-                        .strip());
+                        .strip(),
+                verdict.brief().isEmpty() ? "" : "So far, " + Sentence.inside(verdict.brief()));
     }
 
     /** A difference with its sign and unit: "+3.1 g", "−12 points". */

@@ -4,4 +4,9 @@ package elsom.core.section;
 public interface Chart {
     /** The script that draws it: a module of that name beside the findings page's others, with a function {@code draw}. */
     String script();
+
+    /** Whether there is nothing to draw. */
+    default boolean blank() {
+        return false;
+    }
 }

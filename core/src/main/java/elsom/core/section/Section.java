@@ -12,6 +12,11 @@ public interface Section {
      */
     Account account(TrialRecord record);
 
+    /** What it is of; of the trial as a whole where it does not say. */
+    default Subject subject() {
+        return Subject.TRIAL;
+    }
+
     /** The number of the bench it is about; empty when it is about all of them. */
     default OptionalInt bench() {
         return OptionalInt.empty();

@@ -1,6 +1,13 @@
 package elsom.web.findings;
 
+import elsom.core.section.Account;
+import elsom.core.section.Section;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.TemplateSpec;
@@ -10,16 +17,35 @@ import org.thymeleaf.templatemode.TemplateMode;
 /**
  * A section of findings as its page shows it.
  *
- * @param html escaped by its template
+ * @param id its address on the page
+ * @param html what unfolds under its heading, escaped by its template
  */
-public record DrawnSection(boolean ofBench, String html) {
+public record DrawnSection(
+        Section section, String id, Account account, boolean ofBench, Optional<Picture> picture, String html) {
+    /** What a script draws of it. */
+    public record Picture(String script, String data) {}
 
-    static DrawnSection of(SectionView section, ITemplateEngine templates) {
+    /** The sections in order; of several of one kind each has an address of its own. */
+    static List<DrawnSection> all(List<SectionView> views, ITemplateEngine templates) {
+        Map<String, Integer> of = new HashMap<>();
+        List<DrawnSection> drawn = new ArrayList<>();
+        for (SectionView view : views) {
+            String key = view.account().key();
+            drawn.add(of(view, key + "-" + of.merge(key, 1, Integer::sum), templates));
+        }
+        return List.copyOf(drawn);
+    }
+
+    private static DrawnSection of(SectionView view, String id, ITemplateEngine templates) {
         Context context = new Context(Locale.ENGLISH);
-        context.setVariable("s", section);
+        context.setVariable("s", view);
         return new DrawnSection(
-                section.ofBench(),
+                view.section(),
+                id,
+                view.account(),
+                view.ofBench(),
+                view.picture(),
                 templates.process(
-                        new TemplateSpec("findings/sections", Set.of("section"), TemplateMode.HTML, null), context));
+                        new TemplateSpec("findings/sections", Set.of("inside"), TemplateMode.HTML, null), context));
     }
 }

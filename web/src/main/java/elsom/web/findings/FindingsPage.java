@@ -2,15 +2,26 @@ package elsom.web.findings;
 
 import elsom.core.flag.Flag;
 import elsom.core.results.Findings;
+import elsom.core.results.Headline;
+import elsom.core.results.Verdict;
+import elsom.core.section.Section;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.TrialHeader;
 import java.time.Instant;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 
-/** What a trial found, with the sections of one of its benches. */
+/**
+ * What a trial found, with the sections of one of its benches.
+ *
+ * @param pictured the section whose picture shows the first answer
+ */
 public record FindingsPage(
         TrialHeader header,
         List<Findings.Answered> answers,
+        Optional<DrawnSection> pictured,
         boolean anything,
         List<Choice> benches,
         List<Choice> looks,
@@ -18,6 +29,31 @@ public record FindingsPage(
         List<DrawnSection> sections,
         String unitsHref,
         List<Flag> flags) {
+
+    /** The answer that goes before all others. */
+    public Findings.Answered lead() {
+        return answers.get(0);
+    }
+
+    public List<Findings.Answered> others() {
+        return answers.subList(1, answers.size());
+    }
+
+    /** An answer in few words. */
+    public Headline headline(Findings.Answered answer) {
+        return Headline.of(answer.verdict());
+    }
+
+    /** What trials of a series say together, in few words. */
+    public String brief(Verdict verdict) {
+        return Headline.of(verdict).words();
+    }
+
+    /** Whether an answer says more than its few words. */
+    public boolean hasMore(Findings.Answered answer) {
+        return !headline(answer).words().equals(answer.verdict().sentence())
+                || !answer.details().isEmpty();
+    }
 
     /** One of several views to choose from. */
     public record Choice(String label, String href, boolean here) {}
@@ -39,6 +75,7 @@ public record FindingsPage(
         return new FindingsPage(
                 TrialHeader.of(record, now, step, findings.comparedAt()),
                 findings.answers(),
+                pictured(findings, sections),
                 !findings.units().isEmpty() || !sections.isEmpty(),
                 record.benches().stream()
                         .map(b -> new Choice(
@@ -52,6 +89,14 @@ public record FindingsPage(
                 sections,
                 links.units(),
                 findings.flags());
+    }
+
+    private static Optional<DrawnSection> pictured(Findings findings, List<DrawnSection> sections) {
+        Map<Section, DrawnSection> drawn = new IdentityHashMap<>();
+        sections.stream()
+                .filter(section -> section.picture().isPresent())
+                .forEach(section -> drawn.put(section.section(), section));
+        return findings.picturing(findings.answers().get(0), drawn::containsKey).map(drawn::get);
     }
 
     /** Sections that are the same on every bench. */

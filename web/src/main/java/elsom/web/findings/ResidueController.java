@@ -42,8 +42,8 @@ class ResidueController {
                         found.header(),
                         form,
                         new SectionView(
+                                sown,
                                 sown.account(found.record(), form.halfLives()),
-                                false,
                                 new Links(found.record(), found.findings().comparedAt(), 1))));
         return "findings/residue";
     }

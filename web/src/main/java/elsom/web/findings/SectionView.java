@@ -5,25 +5,30 @@ import elsom.core.section.Account;
 import elsom.core.section.Cell;
 import elsom.core.section.Chart;
 import elsom.core.section.Column;
+import elsom.core.section.Section;
 import elsom.core.section.Table;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.Json;
 import elsom.web.kit.Swatch;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** An account as pages show it: with the addresses that it leads to, and what scripts draw. */
-public record SectionView(Account account, boolean ofBench, Links links) {
+public record SectionView(Section section, Account account, Links links) {
     /** Sections that one bench's page shows, in order; those with nothing to show are left out. */
     static List<SectionView> of(TrialRecord record, Findings findings, int bench) {
         Links links = new Links(record, findings.comparedAt(), bench);
         return findings.sections().stream()
                 .filter(section -> section.bench().orElse(bench) == bench)
-                .map(section ->
-                        new SectionView(section.account(record), section.bench().isPresent(), links))
+                .map(section -> new SectionView(section, section.account(record), links))
                 .filter(view -> !view.account().parts().isEmpty())
                 .toList();
+    }
+
+    boolean ofBench() {
+        return section.bench().isPresent();
     }
 
     /** Where the result is put to use; null where nowhere. */
@@ -70,6 +75,15 @@ public record SectionView(Account account, boolean ofBench, Links links) {
     /** Whether its numbers lead to their working. */
     public boolean works() {
         return account.parts().stream().flatMap(part -> part.tables().stream()).anyMatch(Table::works);
+    }
+
+    /** Its first picture; empty where it has none. */
+    Optional<DrawnSection.Picture> picture() {
+        return account.parts().stream()
+                .flatMap(part -> part.chart().stream())
+                .filter(chart -> !chart.blank())
+                .findFirst()
+                .map(chart -> new DrawnSection.Picture(chart.script(), data(chart)));
     }
 
     /** What its script draws. */

@@ -65,7 +65,7 @@ class WarmUp {
         for (int time = 0; time < TIMES; time++) {
             TrialRecord record = measured(plan, time);
             Findings findings = protocol.findings(Evidence.of(plan, record, OptionalInt.empty()));
-            SectionView.of(record, findings, 1).forEach(section -> DrawnSection.of(section, templates));
+            DrawnSection.all(SectionView.of(record, findings, 1), templates);
         }
     }
 

@@ -60,9 +60,7 @@ public class WorkedOut {
         return drawn.get(findings, fresh -> new ConcurrentHashMap<>())
                 .computeIfAbsent(
                         bench,
-                        number -> SectionView.of(record, findings, number).stream()
-                                .map(section -> DrawnSection.of(section, templates))
-                                .toList());
+                        number -> DrawnSection.all(SectionView.of(record, findings, number), templates));
     }
 
     /** The look compared at, 0 for each question at its own; and what later trials showed of lots. */

@@ -1,6 +1,6 @@
 // As they came out: a bar for each treatment, in its own texture, in order.
 
-import { drawing } from '../kit/chart.js';
+import { drawing, nameAlong } from '../kit/chart.js';
 
 const d3 = globalThis.d3;
 const NARROW = 560;
@@ -32,5 +32,5 @@ export function draw(place, chart) {
       .text(`${bar.value.toFixed(chart.decimals).replace('-', '−')}${bar.change ? `  ${bar.change}` : ''}`);
   });
   svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${high + 2})`).call(d3.axisBottom(x).ticks(narrow ? 4 : 8).tickSize(4));
-  svg.append('text').attr('class', 'says').attr('x', wide - ROOM).attr('y', high + 36).attr('text-anchor', 'end').text(chart.unit || 'as measured');
+  nameAlong(svg, wide - ROOM, high + 36, chart.label, chart.unit || 'as measured');
 }

@@ -1,10 +1,13 @@
 // Differences from the comparator with their intervals, beside 0 and the band in which a difference does not matter.
 
-import { drawing } from '../kit/chart.js';
+import { drawing, lines, nameAlong, writeLines } from '../kit/chart.js';
 
 const d3 = globalThis.d3;
 const NARROW = 560;
 const STEP = 34;
+const LINE = 17;
+const LETTER = 7.6;
+const KEY = 22;
 const HEAD = 14;
 const FOOT = 44;
 
@@ -36,31 +39,33 @@ export function draw(place, chart) {
   const wide = Math.max(300, place.clientWidth);
   const narrow = wide < NARROW;
   const left = narrow ? 12 : Math.min(340, wide * 0.36);
-  const step = narrow ? STEP + 20 : STEP;
+  const several = new Set(chart.rows.map((row) => row.comparator)).size > 1;
+  const letters = (narrow ? wide - 24 : left - 8) / LETTER;
+  const most = Math.max(...chart.rows.map((row) => lines(nameOf(row, several || narrow), letters).length));
+  const step = (narrow ? STEP + 20 : STEP) + (most - 1) * LINE;
   const high = HEAD + chart.rows.length * step;
-  const svg = drawing(place, wide, high + FOOT, `Differences in ${chart.label}, 95 % intervals. ${saysContrasts(chart)}`);
+  const svg = drawing(place, wide, high + FOOT + KEY, `Differences in ${chart.label}, 95 % intervals. ${saysContrasts(chart)}`);
   const x = d3.scaleLinear().domain(stretch(chart.rows)).range([left, wide - 16]).nice();
   axis(svg, x, high, chart, narrow);
-  const several = new Set(chart.rows.map((row) => row.comparator)).size > 1;
-  chart.rows.forEach((row, i) => drawRow(svg, row, x, HEAD + i * step, step, { narrow, left, several }));
+  chart.rows.forEach((row, i) => drawRow(svg, row, x, HEAD + i * step, step, { narrow, left, letters, name: nameOf(row, several || narrow) }));
+  key(svg, [...new Set(chart.rows.map((row) => row.answer))], left, high + FOOT + KEY - 6);
   svg.append('line').attr('class', 'nought').attr('x1', x(0)).attr('x2', x(0)).attr('y1', HEAD - 8).attr('y2', high);
 }
 
 function axis(svg, x, high, chart, narrow) {
   svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${high})`)
     .call(d3.axisBottom(x).ticks(narrow ? 5 : 9).tickSize(5).tickFormat((v) => (v > 0 ? `+${v}` : `${v}`.replace('-', '−'))));
-  svg.append('text').attr('class', 'says').attr('x', x.range()[1]).attr('y', high + 38).attr('text-anchor', 'end')
-    .text(`difference, ${chart.unit || 'as measured'}${chart.rows.some((row) => row.margin !== undefined) ? '; shaded: too small to matter' : ''}`);
+  const shaded = chart.rows.some((row) => row.margin !== undefined) ? '; shaded: too small to matter' : '';
+  nameAlong(svg, x.range()[1], high + 38, narrow ? 'difference' : `${chart.label}, difference`, `${chart.unit || 'as measured'}${narrow ? '' : shaded}`);
 }
 
-function drawRow(svg, row, x, y, step, { narrow, left, several }) {
+function drawRow(svg, row, x, y, step, { narrow, left, letters, name }) {
   const middle = y + (narrow ? step - 14 : step / 2);
   if (row.margin !== undefined) {
     svg.append('rect').attr('class', 'margin-band').attr('x', x(-row.margin)).attr('width', x(row.margin) - x(-row.margin))
       .attr('y', middle - 11).attr('height', 22);
   }
-  const name = `${row.treatment.code} ${row.treatment.name}${several || narrow ? `, beside ${row.comparator}` : ''}`;
-  const words = svg.append('text').attr('class', 'name').attr('x', narrow ? left : 0).attr('y', narrow ? y + 12 : middle + 4).text(clipped(name, narrow ? 44 : left / 7.6));
+  const words = writeLines(svg, name, letters, narrow ? left : 0, narrow ? y + (step - 32) / 2 : middle, LINE);
   words.append('title').text(`${row.treatment.name} beside ${row.comparator}`);
   const [from, to] = x.range();
   const low = row.low === undefined ? from : x(row.low);
@@ -78,6 +83,14 @@ function mark(answer) {
   return { BETTER: 'M0-7L7 6H-7Z', WORSE: 'M0 7L7-6H-7Z', NO_DIFFERENCE: 'M-5.500-5.500h11v11h-11Z', CANT_TELL: 'M-6 0a6 6 0 1 0 12 0a6 6 0 1 0-12 0Z' }[answer];
 }
 
-function clipped(text, letters) {
-  return text.length > letters ? `${text.slice(0, Math.max(8, Math.floor(letters)) - 1)}…` : text;
+const nameOf = (row, beside) => `${row.treatment.code} ${row.treatment.name}${beside ? `, beside ${row.comparator}` : ''}`;
+
+/** The shapes that occur, in words. */
+function key(svg, answers, left, y) {
+  let x = left;
+  ['BETTER', 'WORSE', 'NO_DIFFERENCE', 'CANT_TELL'].filter((answer) => answers.includes(answer)).forEach((answer) => {
+    svg.append('g').attr('class', `contrast ${answer.toLowerCase()}`).append('path').attr('d', mark(answer)).attr('transform', `translate(${x + 8},${y - 4}) scale(0.8)`);
+    svg.append('text').attr('x', x + 20).attr('y', y).text(WORDS[answer]);
+    x += 34 + WORDS[answer].length * 7;
+  });
 }

@@ -1,13 +1,16 @@
 // A figure against time, a small chart for each treatment on the same scales: every unit a point, the mean a line, and
 // the level that matters with when it is crossed, where there is one.
 
-import { drawing, timeTicks, days } from '../kit/chart.js';
+import { drawing, nameAlong, nameUp, timeTicks, days } from '../kit/chart.js';
 
 const d3 = globalThis.d3;
 const NARROWEST = 300;
 const GAP = 34;
 const LEFT = 44;
-const HIGH = 180;
+const FULL = 180;
+const LOWEST = 64;
+const BESIDE = 400;
+const HEAD = 20;
 const TOP = 30;
 const FOOT = 34;
 
@@ -34,31 +37,35 @@ export function draw(place, data) {
   const chart = { ...data, lines: data.lines.map((line) => ({ ...line, points: points(line.points) })) };
 
   const wideAll = Math.max(NARROWEST, place.clientWidth);
-  const columns = Math.min(Math.max(1, Math.floor(wideAll / 330)), 3, chart.lines.length);
+  const beside = wideAll > 500 && place.closest('.lead-shown') !== null;
+  const columns = Math.min(Math.max(1, Math.floor(wideAll / (beside ? 290 : 330))), 3, chart.lines.length);
   const rows = Math.ceil(chart.lines.length / columns);
   const wide = (wideAll - LEFT - 14 - GAP * (columns - 1)) / columns;
-  const svg = drawing(place, wideAll, rows * (TOP + HIGH + FOOT), `${chart.label}. ${saysCourse(chart)}`);
+  // Beside the answer all panels stand on the first screen.
+  const high = beside ? Math.min(FULL, Math.max(LOWEST, BESIDE / rows - TOP - FOOT)) : FULL;
+  const svg = drawing(place, wideAll, HEAD + rows * (TOP + high + FOOT) + HEAD, `${chart.label}. ${saysCourse(chart)}`);
   const lastHour = d3.max(chart.lines, (line) => d3.max(line.points, (p) => p.hours)) || 1;
   const top = d3.max(chart.lines, (line) => d3.max(line.points, (p) => p.value)) || 1;
   const bottom = Math.min(0, d3.min(chart.lines, (line) => d3.min(line.points, (p) => p.value)));
   const x = d3.scaleLinear().domain([Math.min(0, d3.min(chart.lines, (line) => d3.min(line.points, (p) => p.hours))), lastHour]).range([0, wide]);
-  const y = d3.scaleLinear().domain([bottom, top]).nice(4).range([HIGH, 0]);
+  const y = d3.scaleLinear().domain([bottom, top]).nice(4).range([high, 0]);
+  nameUp(svg, 12, chart.label, chart.unit);
+  nameAlong(svg, wideAll - 14, HEAD + rows * (TOP + high + FOOT) + 10, chart.since, lastHour > 48 ? 'days' : 'hours');
   chart.lines.forEach((line, i) => {
     const panel = svg.append('g')
       .attr('class', `tint-${line.treatment.tint}`)
-      .attr('transform', `translate(${LEFT + (i % columns) * (wide + GAP)},${Math.floor(i / columns) * (TOP + HIGH + FOOT) + TOP})`);
-    axes(panel, x, y, wide, i % columns === 0, chart.unit, lastHour);
+      .attr('transform', `translate(${LEFT + (i % columns) * (wide + GAP)},${HEAD + Math.floor(i / columns) * (TOP + high + FOOT) + TOP})`);
+    axes(panel, x, y, wide, i % columns === 0, lastHour);
     panelOf(panel, line, x, y, wide, chart, lastHour);
   });
 }
 
-function axes(panel, x, y, wide, first, unit, lastHour) {
+function axes(panel, x, y, wide, first, lastHour) {
   const ticks = timeTicks(lastHour);
-  panel.append('g').attr('class', 'axis').attr('transform', `translate(0,${HIGH})`)
+  panel.append('g').attr('class', 'axis').attr('transform', `translate(0,${y.range()[0]})`)
     .call(d3.axisBottom(x).tickValues(ticks.values).tickFormat(ticks.text).tickSize(4));
   const left = panel.append('g').attr('class', 'axis').call(d3.axisLeft(y).ticks(4).tickSize(-wide).tickFormat((v) => (first ? v : '')));
   left.select('.domain').remove();
-  if (first) panel.append('text').attr('x', -8).attr('y', -10).attr('text-anchor', 'end').text(unit);
 }
 
 function panelOf(panel, line, x, y, wide, chart, lastHour) {
@@ -89,7 +96,7 @@ function crossing(panel, line, x, y, wide, chart, lastHour) {
   if (cross.extrapolated || cross.hours > lastHour) return;
   if (cross.low !== undefined) {
     panel.append('rect').attr('class', 'crossband').attr('x', x(cross.low)).attr('y', y(line.threshold))
-      .attr('width', Math.max(1, x(Math.min(cross.high, lastHour)) - x(cross.low))).attr('height', HIGH - y(line.threshold));
+      .attr('width', Math.max(1, x(Math.min(cross.high, lastHour)) - x(cross.low))).attr('height', y.range()[0] - y(line.threshold));
   }
-  panel.append('line').attr('class', 'cross').attr('x1', x(cross.hours)).attr('x2', x(cross.hours)).attr('y1', y(line.threshold) - 6).attr('y2', HIGH);
+  panel.append('line').attr('class', 'cross').attr('x1', x(cross.hours)).attr('x2', x(cross.hours)).attr('y1', y(line.threshold) - 6).attr('y2', y.range()[0]);
 }

@@ -1,7 +1,7 @@
 // Response over dose: every unit at its dose (the control at a broken zero), the curve with its band, and under the axis what
 // is harmless, what harms, and what can be worked with. A slider goes from look to look.
 
-import { drawing } from '../kit/chart.js';
+import { drawing, nameAlong, nameUp } from '../kit/chart.js';
 
 const d3 = globalThis.d3;
 const LEFT = 92;
@@ -57,7 +57,7 @@ function scales(chart, wide) {
 function axes(svg, chart, { x, y, doses }, wide) {
   const left = svg.append('g').attr('class', 'axis').attr('transform', `translate(${LEFT},0)`).call(d3.axisLeft(y).ticks(5).tickSize(-(wide - LEFT - 14)));
   left.select('.domain').remove();
-  svg.append('text').attr('x', LEFT - 8).attr('y', TOP - 10).attr('text-anchor', 'end').text(chart.unit);
+  nameUp(svg, TOP - 12, chart.label, chart.unit);
   const floor = svg.append('g').attr('class', 'axis');
   floor.append('line').attr('x1', LEFT).attr('x2', wide - 14).attr('y1', TOP + HIGH).attr('y2', TOP + HIGH);
   doses.forEach((dose) => {
@@ -66,7 +66,7 @@ function axes(svg, chart, { x, y, doses }, wide) {
   });
   const gap = LEFT + ZERO + BREAK / 3;
   svg.append('line').attr('class', 'gap').attr('x1', gap - 4).attr('x2', gap + 4).attr('y1', TOP + HIGH + 6).attr('y2', TOP + HIGH - 6);
-  svg.append('text').attr('x', wide - 14).attr('y', TOP + HIGH + 37).attr('text-anchor', 'end').text(`${chart.factor}, ${chart.doseUnit}`);
+  nameAlong(svg, wide - 14, TOP + HIGH + 37, chart.factor, chart.doseUnit);
 }
 
 function curveOf(svg, look, { x, y }) {

@@ -1,6 +1,6 @@
 // How EC10 and NOEC moved from look to look.
 
-import { drawing } from '../kit/chart.js';
+import { drawing, nameAlong, nameUp } from '../kit/chart.js';
 
 const d3 = globalThis.d3;
 const LEFT = 92;
@@ -26,9 +26,9 @@ export function draw(place, chart) {
   const x = d3.scaleLinear().domain([0, d3.max(told, (look) => look.days)]).range([LEFT, wide - 90]);
   const y = d3.scaleLog().domain([Math.min(d3.min(doses), d3.min(tested)) / 1.2, Math.max(d3.max(doses), d3.max(tested)) * 1.2]).range([TOP + high, TOP]);
   svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${TOP + high})`).call(d3.axisBottom(x).tickValues(told.map((look) => look.days)).tickFormat(String).tickSize(4));
-  svg.append('text').attr('x', wide - 82).attr('y', TOP + high + 17).text('days');
+  nameAlong(svg, wide - 86, TOP + high + 34, 'Time since the start', 'days');
   svg.append('g').attr('class', 'axis').attr('transform', `translate(${LEFT},0)`).call(d3.axisLeft(y).tickValues(tested).tickFormat(text).tickSize(-(wide - LEFT - 90))).select('.domain').remove();
-  svg.append('text').attr('x', LEFT - 8).attr('y', TOP - 10).attr('text-anchor', 'end').text(chart.doseUnit);
+  nameUp(svg, TOP - 12, 'Strength', chart.doseUnit);
   const noec = told.filter((look) => look.noec !== undefined);
   const ec10 = told.filter((look) => look.ec10);
   const step = d3.line().x((look) => x(look.days));

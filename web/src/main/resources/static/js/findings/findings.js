@@ -1,6 +1,6 @@
 // The findings page: draws its charts, swaps chart and table, opens the working of a number.
 
-import { typing } from '../kit/frame.js';
+import { lettersOn, typing } from '../kit/frame.js';
 import { offerToKeep } from '../kit/keep.js';
 import { oneStop } from './grid.js';
 
@@ -14,8 +14,8 @@ async function draw(place, look) {
 const drawn = new Set();
 async function drawShown(root, look) {
   const places = [...root.querySelectorAll('[data-chart]')].filter((place) => {
-    const again = look !== undefined && place.dataset.drawn.includes('"looks"') && !place.closest('details');
-    return !place.closest('[hidden]') && (again || !drawn.has(place));
+    const again = look !== undefined && place.dataset.drawn.includes('"looks"') && !place.closest('.over-time');
+    return !place.closest('[hidden], details:not([open])') && (again || !drawn.has(place));
   });
   places.forEach((place) => drawn.add(place));
   await Promise.all(places.map((place) => draw(place, look)));
@@ -67,11 +67,41 @@ accounts.forEach(looking);
 const swaps = accounts.map(swapping).filter(Boolean);
 
 document.addEventListener('keydown', (event) => {
-  if (event.key === 'n' && !typing(event.target) && !event.ctrlKey && !event.metaKey && !document.querySelector('dialog[open]')) swaps.forEach((swap) => swap());
+  if (typing(event.target) || event.ctrlKey || event.metaKey || !lettersOn() || document.querySelector('dialog[open]')) return;
+  if (event.key === 'n') swaps.forEach((swap) => swap());
+  if (event.key === 'o' && opener) openAll();
 });
 
 // A picture is offered once it is there.
-allDrawn.then(() => document.querySelectorAll('.sheet:not(.report)').forEach(offerToKeep));
+allDrawn.then(() => document.querySelectorAll('.sheet:not(.report, .fold:not([open]))').forEach(offerToKeep));
+
+// ---- what is folded ----
+
+const folds = [...document.querySelectorAll('details.fold')];
+folds.forEach((fold) => fold.addEventListener('toggle', async () => {
+  if (!fold.open) return;
+  await drawShown(fold);
+  if (!fold.closest('.report')) offerToKeep(fold);
+}));
+
+/** Unfolds what the address names. */
+function unfold() {
+  const named = location.hash && document.getElementById(decodeURIComponent(location.hash.slice(1)));
+  const fold = named && named.closest('details.fold');
+  if (!fold) return;
+  fold.open = true;
+  fold.scrollIntoView();
+}
+addEventListener('hashchange', unfold);
+unfold();
+
+const opener = document.querySelector('[data-open-all]');
+function openAll() {
+  const open = folds.some((fold) => !fold.open);
+  folds.forEach((fold) => { fold.open = open; });
+  opener.firstChild.textContent = open ? 'Fold all ' : 'Open all ';
+}
+opener?.addEventListener('click', openAll);
 
 /** A part of another page of this trial; goes to that page when it can't be had. */
 async function part(href, selector) {

@@ -1,7 +1,7 @@
 // Means of a factorial: a line for each level of one factor over the levels of the other. Lines that run alike say that
 // the factors do not act together.
 
-import { drawing } from '../kit/chart.js';
+import { drawing, nameAlong, nameUp } from '../kit/chart.js';
 
 const d3 = globalThis.d3;
 const HIGH = 240;
@@ -29,7 +29,8 @@ export function draw(place, chart) {
   svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${HIGH})`).call(d3.axisBottom(x).tickSize(4));
   const scale = svg.append('g').attr('class', 'axis').attr('transform', `translate(${LEFT},0)`).call(d3.axisLeft(y).ticks(5).tickSize(-(wide - right - LEFT)));
   scale.select('.domain').remove();
-  svg.append('text').attr('x', LEFT - 8).attr('y', 10).attr('text-anchor', 'end').text(chart.unit);
+  nameUp(svg, 10, chart.label, chart.unit);
+  nameAlong(svg, wide - right, HIGH + 36, chart.factor, '');
   ends(chart, y).forEach(({ line, i, at }) => {
     const known = line.means.map((mean, k) => ({ at: chart.across[k], value: mean.value })).filter((p) => p.value !== undefined);
     const group = svg.append('g').attr('class', `cell-line line-${i % 5}`);

@@ -1,6 +1,6 @@
 // pH over the amount of lime: every jar, and the monotone curve through the means.
 
-import { drawing } from '../kit/chart.js';
+import { drawing, nameAlong, nameUp } from '../kit/chart.js';
 
 const d3 = globalThis.d3;
 const LEFT = 56;
@@ -22,8 +22,8 @@ export function draw(place, chart) {
   const y = d3.scaleLinear().domain(d3.extent(chart.points, (p) => p.y)).nice(5).range([TOP + HIGH, TOP]);
   svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${TOP + HIGH})`).call(d3.axisBottom(x).ticks(Math.max(3, wide / 120)));
   svg.append('g').attr('class', 'axis').attr('transform', `translate(${LEFT},0)`).call(d3.axisLeft(y).ticks(5).tickSize(-(wide - LEFT - 20))).select('.domain').remove();
-  svg.append('text').attr('x', LEFT - 8).attr('y', TOP - 10).attr('text-anchor', 'end').text('pH');
-  svg.append('text').attr('x', wide - 20).attr('y', TOP + HIGH + 38).attr('text-anchor', 'end').text(`${chart.product}, ${chart.unit}`);
+  nameUp(svg, TOP - 12, 'pH', '');
+  nameAlong(svg, wide - 20, TOP + HIGH + 38, chart.product, chart.unit);
   svg.append('path').attr('class', 'curve').attr('d', d3.line().x((c) => x(c[0])).y((c) => y(c[1]))(chart.curve));
   svg.selectAll('.dose-point').data(chart.points).join('circle').attr('class', 'dose-point').attr('r', 5)
     .attr('fill', (p) => `url(#tex-${p.number})`).attr('cx', (p) => x(p.x)).attr('cy', (p) => y(p.y))

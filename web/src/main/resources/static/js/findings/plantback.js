@@ -1,7 +1,7 @@
 // Injury over the days between treatment and sowing: treated and untreated pots side by side, the limit, the curve of the
 // decline, and from when on all was clean; under it what is left of a substance, as a band for a range of half-lives.
 
-import { drawing } from '../kit/chart.js';
+import { drawing, nameAlong, nameUp } from '../kit/chart.js';
 
 const d3 = globalThis.d3;
 const LEFT = 62;
@@ -39,7 +39,7 @@ export function draw(place, chart) {
   const y = d3.scaleLinear().domain([0, 10]).range([TOP + HIGH, TOP]);
   if (chart.cleanFrom !== null && chart.cleanFrom !== undefined) clean(svg, chart.cleanFrom, x);
   svg.append('g').attr('class', 'axis').attr('transform', `translate(${LEFT},0)`).call(d3.axisLeft(y).ticks(5).tickSize(-(wide - LEFT - 20))).select('.domain').remove();
-  svg.append('text').attr('x', LEFT - 8).attr('y', TOP - 10).attr('text-anchor', 'end').text(chart.unit);
+  nameUp(svg, TOP - 12, chart.label, chart.unit);
   svg.append('line').attr('class', 'threshold').attr('x1', LEFT).attr('x2', wide - 20).attr('y1', y(chart.limit)).attr('y2', y(chart.limit));
   svg.append('text').attr('class', 'says').attr('x', wide - 22).attr('y', y(chart.limit) - 5).attr('text-anchor', 'end').text('limit above the untreated');
   if (chart.curve.length) svg.append('path').attr('class', 'curve').attr('d', d3.line().x((c) => x(c[0])).y((c) => y(c[1]))(chart.curve));
@@ -54,7 +54,7 @@ export function draw(place, chart) {
   residue(svg, chart, x, wide);
   svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${TOP + HIGH + GAP + STRIP})`)
     .call(d3.axisBottom(x).tickValues(chart.sowings.map((s) => s.days)).tickFormat((d) => d));
-  svg.append('text').attr('x', wide - 20).attr('y', TOP + HIGH + GAP + STRIP + 36).attr('text-anchor', 'end').text('sown so many days after the treatment');
+  nameAlong(svg, wide - 20, TOP + HIGH + GAP + STRIP + 36, 'Sown after the treatment', 'days');
 }
 
 function clean(svg, from, x) {

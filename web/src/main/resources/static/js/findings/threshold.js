@@ -1,6 +1,6 @@
 // Yield over salinity: every unit, the yield that holds and then falls, the threshold with its interval, and half the yield.
 
-import { drawing } from '../kit/chart.js';
+import { drawing, nameAlong, nameUp } from '../kit/chart.js';
 
 const d3 = globalThis.d3;
 const LEFT = 62;
@@ -29,8 +29,8 @@ export function draw(place, chart) {
   const y = d3.scaleLinear().domain([0, d3.max(chart.points, (p) => p.y) || 1]).nice(5).range([TOP + HIGH, TOP]);
   svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${TOP + HIGH})`).call(d3.axisBottom(x).ticks(Math.max(3, wide / 110)));
   svg.append('g').attr('class', 'axis').attr('transform', `translate(${LEFT},0)`).call(d3.axisLeft(y).ticks(5).tickSize(-(wide - LEFT - 20))).select('.domain').remove();
-  svg.append('text').attr('x', LEFT - 8).attr('y', TOP - 10).attr('text-anchor', 'end').text(chart.unit);
-  svg.append('text').attr('x', wide - 20).attr('y', TOP + HIGH + 38).attr('text-anchor', 'end').text(`${chart.axis}, ${chart.axisUnit}`);
+  nameUp(svg, TOP - 12, chart.label, chart.unit);
+  nameAlong(svg, wide - 20, TOP + HIGH + 38, chart.axis, chart.axisUnit);
   if (chart.line) fitted(svg, chart.line, x, y);
   else joined(svg, chart.means, x, y);
   svg.selectAll('.dose-point').data(chart.points).join('circle').attr('class', 'dose-point').attr('r', 5)

@@ -1,6 +1,6 @@
 // What the volume is made of: a bar for each treatment, water still held in the treatment's own texture.
 
-import { drawing } from '../kit/chart.js';
+import { drawing, nameAlong } from '../kit/chart.js';
 
 const d3 = globalThis.d3;
 const NARROW = 560;
@@ -26,7 +26,7 @@ export function draw(place, chart) {
   const kinds = new Set(chart.bars.flatMap((bar) => bar.parts.map((part) => part.kind.toLowerCase())));
   const entries = placed(LEGEND.filter(([kind]) => kinds.has(kind)), left, wide);
   const head = entries.at(-1).y + 34;
-  const svg = drawing(place, wide, head + chart.bars.length * step + 26, `Shares of volume. ${says(chart)}`);
+  const svg = drawing(place, wide, head + chart.bars.length * step + 40, `Shares of volume. ${says(chart)}`);
   const x = d3.scaleLinear().domain([0, 100]).range([left, wide - 26]);
   legend(svg, chart, entries);
   chart.bars.forEach((bar, i) => {
@@ -40,7 +40,8 @@ export function draw(place, chart) {
     });
   });
   svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${head + chart.bars.length * step - 6})`)
-    .call(d3.axisBottom(x).ticks(narrow ? 5 : 10).tickSize(4).tickFormat((v) => (v === 100 ? '100 %' : v)));
+    .call(d3.axisBottom(x).ticks(narrow ? 5 : 10).tickSize(4).tickFormat((v) => v));
+  nameAlong(svg, wide - 26, head + chart.bars.length * step + 32, 'Share of volume', '%');
 }
 
 /** Legend entries with their places, in as many lines as they need. */

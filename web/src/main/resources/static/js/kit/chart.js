@@ -9,6 +9,38 @@ export function drawing(place, width, height, says) {
     .attr('role', 'img').attr('aria-label', says);
 }
 
+/** What an axis counts, with its unit: above the upright one, below the level one. */
+export const axisName = (label, unit) => `${label.charAt(0).toUpperCase()}${label.slice(1)}${unit ? `, ${unit}` : ''}`;
+
+/** Names the upright axis, above its top end. */
+export function nameUp(svg, y, label, unit) {
+  return svg.append('text').attr('class', 'axis-name').attr('x', 0).attr('y', y).text(axisName(label, unit));
+}
+
+/** Names the level axis, under its right end. */
+export function nameAlong(svg, x, y, label, unit) {
+  return svg.append('text').attr('class', 'axis-name').attr('x', x).attr('y', y).attr('text-anchor', 'end').text(axisName(label, unit));
+}
+
+/** A name in as many lines as it needs, none longer than that many letters but a word that is. */
+export function lines(text, letters) {
+  const wrapped = [];
+  text.split(' ').forEach((word) => {
+    const last = wrapped.at(-1);
+    if (last !== undefined && last.length + 1 + word.length <= letters) wrapped[wrapped.length - 1] = `${last} ${word}`;
+    else wrapped.push(word);
+  });
+  return wrapped;
+}
+
+/** Writes a name in lines that end at the same height where they stand alone. */
+export function writeLines(svg, text, letters, x, middle, line = 17) {
+  const wrapped = lines(text, letters);
+  const words = svg.append('text').attr('class', 'name');
+  wrapped.forEach((one, i) => words.append('tspan').attr('x', x).attr('y', middle + 4 + (i - (wrapped.length - 1) / 2) * line).text(one));
+  return words;
+}
+
 /** The symbol among these that a text of a drawing names at its end: "g", "Depth, cm", "difference, g; shaded …". */
 export function unitNamed(text, symbols) {
   const words = text.split(';')[0].split(', ').pop().trim();

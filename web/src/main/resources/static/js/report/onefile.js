@@ -28,6 +28,7 @@ function touches(selector, root) {
 export function alone(article) {
   const copy = article.cloneNode(true);
   copy.querySelectorAll('.no-print, script, form, button, .scripted, [hidden]').forEach((part) => part.remove());
+  copy.querySelectorAll('details.fold:not([open])').forEach((part) => part.remove());
   copy.querySelectorAll('a').forEach((link) => link.removeAttribute('href'));
   copy.querySelectorAll('h1.on-paper').forEach((title) => title.setAttribute('class', 'kept'));
   copy.querySelectorAll('details').forEach((part) => part.setAttribute('open', ''));

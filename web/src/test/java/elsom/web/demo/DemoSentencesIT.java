@@ -8,6 +8,8 @@ import elsom.core.figure.GroupFigure;
 import elsom.core.figure.GroupResult;
 import elsom.core.flag.Flag;
 import elsom.core.results.Findings;
+import elsom.core.results.Headline;
+import elsom.core.results.Verdict;
 import elsom.core.trial.Look;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
@@ -26,6 +28,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.TestConfiguration;
@@ -75,6 +78,29 @@ class DemoSentencesIT {
             Files.write(AGREED, lines, StandardCharsets.UTF_8);
         }
         assertThat(lines).isEqualTo(Files.readAllLines(AGREED, StandardCharsets.UTF_8));
+    }
+
+    /** Every answer at every look has few words for the first screen, without an interval and without a name lost. */
+    @Test
+    void standFirstInFewWords() {
+        for (int id = 1; id <= MOST_TRIALS; id++) {
+            if (known(id)) {
+                TrialRecord record = trials.snapshot(new TrialId(id));
+                Findings last = workedOut.of(record, OptionalInt.empty());
+                Stream.concat(
+                                Stream.of(last),
+                                last.looks().stream().map(look -> workedOut.of(record, OptionalInt.of(look.number()))))
+                        .flatMap(findings -> findings.answers().stream())
+                        .map(Findings.Answered::verdict)
+                        .forEach(DemoSentencesIT::isBrief);
+            }
+        }
+    }
+
+    private static void isBrief(Verdict verdict) {
+        Headline headline = Headline.of(verdict);
+        assertThat(headline.words().replace(" …", "").split(" ")).hasSizeBetween(2, Headline.MOST_WORDS);
+        assertThat(headline.words()).doesNotContain("95 %").endsWith(headline.whole() ? "." : " …");
     }
 
     private boolean known(int id) {

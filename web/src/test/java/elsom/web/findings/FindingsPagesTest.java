@@ -101,6 +101,25 @@ class FindingsPagesTest {
     }
 
     @Test
+    void theFirstAnswerStandsInFewWordsBesideItsPicture() {
+        TrialRecord heights = heights();
+        Findings found = found(heights);
+        List<DrawnSection> drawn = SectionView.of(heights, found, 1).stream()
+                .map(view -> new DrawnSection(
+                        view.section(), view.account().key(), view.account(), view.ofBench(), view.picture(), ""))
+                .toList();
+        FindingsPage page = FindingsPage.of(heights, found, drawn, 1, TrialHeader.Step.FINDINGS, LATER);
+        assertThat(page.pictured().orElseThrow().id()).isEqualTo("comparisons");
+        assertThat(page.headline(page.lead()).words()).contains("at day 14").doesNotContain(" to +");
+        assertThat(page.hasMore(page.lead())).isTrue();
+        assertThat(page(heights).pictured()).isEmpty();
+        TrialRecord alone = growth.record();
+        assertThat(SectionView.of(alone, found(alone), 1))
+                .as("a picture without a row is none")
+                .noneMatch(view -> view.picture().filter(picture -> picture.data().contains("\"rows\":[]")).isPresent());
+    }
+
+    @Test
     void answersNameTheComparisonTheIntervalAndTheLook() {
         TrialRecord heights = heights();
         FindingsPage page = page(heights);

@@ -8,6 +8,7 @@ import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.section.Account;
 import elsom.core.section.Section;
+import elsom.core.section.Subject;
 import elsom.core.stats.Outcome;
 import elsom.core.trial.Look;
 import elsom.core.trial.TrialRecord;
@@ -36,6 +37,11 @@ public record DoseResult(
         String endsEarly,
         List<Line> lines)
         implements Section {
+    @Override
+    public Subject subject() {
+        return Subject.of(kind.code());
+    }
+
     @Override
     public Account account(TrialRecord record) {
         return new DoseAccount(record, this).account();

@@ -187,7 +187,7 @@ public final class TitrationAnswers implements Analysis {
 
     private static String amount(TitrationResult result, LimeDose dose) {
         return (Decimals.threeDigits(dose.gramsPerLitre()) + " " + result.unit().symbol()).strip()
-                + within(dose).map(range -> " (" + range + ")").orElse("");
+                + within(dose).map(range -> " (95 %: " + range + ")").orElse("");
     }
 
     /** "2.1 to 2.8"; empty where an end lies beyond what was tested. */

@@ -5,6 +5,7 @@ import elsom.core.chemistry.Titration;
 import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.section.Account;
 import elsom.core.section.Section;
+import elsom.core.section.Subject;
 import elsom.core.stats.Interval;
 import elsom.core.stats.Outcome;
 import elsom.core.trial.Look;
@@ -36,6 +37,11 @@ public record TitrationResult(
         Optional<Drift> drift,
         double unitMl)
         implements Section {
+    @Override
+    public Subject subject() {
+        return Subject.of("ph");
+    }
+
     @Override
     public Account account(TrialRecord record) {
         return new TitrationAccount(record, this).account();

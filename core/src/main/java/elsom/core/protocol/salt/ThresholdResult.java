@@ -6,6 +6,7 @@ import elsom.core.figure.FigureKind;
 import elsom.core.quantity.Dimension;
 import elsom.core.section.Account;
 import elsom.core.section.Section;
+import elsom.core.section.Subject;
 import elsom.core.stats.Outcome;
 import elsom.core.trial.Look;
 import elsom.core.trial.TrialRecord;
@@ -36,6 +37,11 @@ public record ThresholdResult(
         List<Strength> strengths)
         implements Section {
     private static final int FEWEST = 3;
+
+    @Override
+    public Subject subject() {
+        return Subject.of(yield.code());
+    }
 
     @Override
     public Account account(TrialRecord record) {

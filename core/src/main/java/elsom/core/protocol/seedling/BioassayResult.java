@@ -9,6 +9,8 @@ import elsom.core.diagnosis.Sign;
 import elsom.core.protocol.dose.DoseResult;
 import elsom.core.section.Account;
 import elsom.core.section.Section;
+import elsom.core.section.Subject;
+import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
 import elsom.core.trial.TrialRecord;
 import java.util.List;
@@ -40,6 +42,11 @@ public record BioassayResult(
         Optional<NextTest> next)
         implements Section {
     private static final double SURE = 0.05;
+
+    @Override
+    public Subject subject() {
+        return Subject.of(EndpointCode.INJURY.value());
+    }
 
     @Override
     public Account account(TrialRecord record) {

@@ -44,9 +44,36 @@ public final class BioassayWording {
                                         .orElse("")
                                 + cause(result),
                         "It shows injury, not the substance: a laboratory names it, and no product or firm is accused by"
-                                + " it. It holds for this lot and these plants."))
+                                + " it. It holds for this lot and these plants.",
+                        brief(result)))
                 .with(details(result))
                 .about(EndpointCode.INJURY);
+    }
+
+    private static String brief(BioassayResult result) {
+        boolean clear = result.diagnosis().isEmpty()
+                && result.refused().isEmpty()
+                && AllClear.of(result).told();
+        return line(result) + " " + result.lot() + ": "
+                + result.species().stream().map(BioassayWording::brief).collect(Collectors.joining("; ")) + ". "
+                + (clear ? "Nothing points to a contaminant." : cause(result));
+    }
+
+    private static String brief(BioassayResult.Species species) {
+        DoseEffect.Tested tested = species.line().effect().tested();
+        if (species.line().voided().isPresent() || tested.refused().isPresent()) {
+            return species.name() + " can't be told";
+        }
+        return tested.loec().isPresent()
+                ? species.name() + " injured from "
+                        + Decimals.threeDigits(tested.loec().getAsDouble()) + " % on" + deaths(tested)
+                : unharmed(species, tested, "");
+    }
+
+    private static String unharmed(BioassayResult.Species species, DoseEffect.Tested tested, String shown) {
+        return "no injury of " + species.name() + shown + " up to "
+                + Decimals.threeDigits(tested.noec().orElseThrow()) + " %"
+                + (species.line().effect().proven() ? "" : ", though few units could have missed it") + deaths(tested);
     }
 
     private static Verdict.Firmness firmness(BioassayResult result) {
@@ -98,19 +125,21 @@ public final class BioassayWording {
                     + Character.toLowerCase(tested.refused().get().charAt(0))
                     + tested.refused().get().substring(1);
         }
-        String deaths = tested.died().isPresent()
-                ? "; at " + Decimals.threeDigits(tested.died().getAsDouble()) + " % more died than in the control"
-                : "";
         if (tested.loec().isEmpty()) {
-            return "no injury of " + species.name() + " was shown up to "
-                    + Decimals.threeDigits(tested.noec().orElseThrow()) + " %"
-                    + (species.line().effect().proven() ? "" : ", though few units could have missed it") + deaths;
+            return unharmed(species, tested, " was shown");
         }
         return species.name() + " is injured from "
                 + Decimals.threeDigits(tested.loec().getAsDouble()) + " % on"
                 + (tested.noec().isPresent()
-                        ? ", not shown at " + Decimals.threeDigits(tested.noec().getAsDouble()) + " %" + deaths
+                        ? ", not shown at " + Decimals.threeDigits(tested.noec().getAsDouble()) + " %"
+                                + deaths(tested)
                         : ", the least that was tested");
+    }
+
+    private static String deaths(DoseEffect.Tested tested) {
+        return tested.died().isPresent()
+                ? "; at " + Decimals.threeDigits(tested.died().getAsDouble()) + " % more died than in the control"
+                : "";
     }
 
     /** Symptoms are evidence by themselves, whatever the points: of each plant the surest are told. */

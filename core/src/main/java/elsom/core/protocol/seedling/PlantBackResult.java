@@ -3,6 +3,7 @@ package elsom.core.protocol.seedling;
 import elsom.core.figure.FigureKind;
 import elsom.core.section.Account;
 import elsom.core.section.Section;
+import elsom.core.section.Subject;
 import elsom.core.seedling.HalfLives;
 import elsom.core.seedling.InjuryDecline;
 import elsom.core.stats.Interval;
@@ -31,6 +32,11 @@ public record PlantBackResult(
         Outcome<InjuryDecline> decline,
         Outcome<InjuryDecline.Day> dayAtLimit)
         implements Section {
+    @Override
+    public Subject subject() {
+        return Subject.of(kind.code());
+    }
+
     @Override
     public Account account(TrialRecord record) {
         return account(record, HalfLives.USUAL);

@@ -38,7 +38,7 @@ final class WaterFindings implements Analysis {
         findings.figures(WaterKinds.ALL, weighings.units(), weighings.groups());
         String look = evidence.record().look(judged).map(Look::name).orElse("");
         for (Bench bench : weighings.record().benches()) {
-            findings.section(new Courses(bench.number(), "Drying", weighings.courses(bench)));
+            findings.section(new Courses(bench.number(), "Drying", "Time since draining", weighings.courses(bench)));
             findings.section(new Volumes(bench.number(), look, weighings.compositions(bench)));
         }
         EndpointFigures.sections(weighings.record(), WaterKinds.ALL, weighings.groups())
