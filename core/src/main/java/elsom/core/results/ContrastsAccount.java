@@ -40,7 +40,7 @@ final class ContrastsAccount {
 
     Account account() {
         Account.Builder account = Account.of("comparisons", question.kind().label())
-                .about(question.look().name())
+                .about(question.look().name() + question.besideOne())
                 .says(question.asked()
                         + (question.stated().label().isEmpty()
                                 ? ""

@@ -2,6 +2,7 @@ package elsom.core.results;
 
 import elsom.core.analysis.Answer;
 import elsom.core.analysis.Ask;
+import elsom.core.analysis.Comparison;
 import elsom.core.analysis.Judgement;
 import elsom.core.analysis.Observations;
 import elsom.core.figure.FigureKind;
@@ -41,6 +42,15 @@ public record JudgedQuestion(
         List<AtLook> overTime,
         List<Flag> flags)
         implements Section {
+    /** ", beside bark" where all stands beside one treatment; empty otherwise. */
+    String besideOne() {
+        List<Integer> comparators = judgement.comparisons().stream()
+                .map(Comparison::comparator)
+                .distinct()
+                .toList();
+        return comparators.size() == 1 ? ", beside " + name(comparators.get(0)) : "";
+    }
+
     @Override
     public Subject subject() {
         return new Subject(posed.number(), Optional.of(new EndpointCode(kind.code())));

@@ -27,7 +27,7 @@ import java.util.stream.IntStream;
  * matters is ruled out.
  *
  * @param kind what is ranked
- * @param look the look's name
+ * @param look the look's name, and beside what
  * @param places the best first
  */
 public record Ranking(FigureKind kind, String look, List<Placed> places) implements Section {
@@ -106,7 +106,7 @@ public record Ranking(FigureKind kind, String look, List<Placed> places) impleme
         for (int arm : order) {
             places.add(placed(question, all, arm, order.size()));
         }
-        return new Ranking(question.kind(), question.look().name(), places);
+        return new Ranking(question.kind(), question.look().name() + question.besideOne(), places);
     }
 
     private static Placed placed(JudgedQuestion question, Judgement all, int arm, int of) {

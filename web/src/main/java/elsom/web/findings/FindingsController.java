@@ -42,7 +42,7 @@ class FindingsController {
     private final ShelfLearning learning;
     private final Fairness fairness;
     private final List<Chapters> features;
-    private final SeriesLead series;
+    private final BeyondTrial beyond;
     private final Clock clock;
 
     FindingsController(
@@ -54,10 +54,10 @@ class FindingsController {
             ShelfLearning learning,
             Fairness fairness,
             List<Chapters> features,
-            SeriesLead series,
+            BeyondTrial beyond,
             Clock clock) {
         this.features = features;
-        this.series = series;
+        this.beyond = beyond;
         this.fairness = fairness;
         this.trials = trials;
         this.plans = plans;
@@ -96,7 +96,8 @@ class FindingsController {
                         .flatMap(feature -> feature.of(record, plan).stream())
                         .filter(Chapter::tells)
                         .toList());
-        model.addAttribute("series", series.of(record.trial().id()));
+        model.addAttribute("series", beyond.series(record.trial().id()));
+        model.addAttribute("next", beyond.next(record, findings).orElse(null));
         model.addAttribute("money", MoneyPages.href(record, findings).orElse(null));
         model.addAttribute("amendments", plans.amendments(record.trial().id()));
         model.addAttribute(

@@ -10,6 +10,7 @@ import elsom.core.next.Proposal;
 import elsom.core.plan.PlanOrigin;
 import elsom.core.quantity.Decimals;
 import elsom.core.results.Findings;
+import elsom.core.results.Headline;
 import elsom.core.results.Verdict;
 import elsom.core.stats.Interval;
 import elsom.core.trial.TrialRecord;
@@ -72,7 +73,7 @@ public record NextPage(TrialHeader header, List<StageLine> stages, List<PooledVi
         PlanOrigin origin = stage.plan().origin();
         String learned = stage.learned()
                 .map(Findings.Answered::verdict)
-                .map(Verdict::sentence)
+                .map(verdict -> Headline.of(verdict).words())
                 .orElse(stage.record().trial().started() ? "It has not told yet." : "Planned.");
         return new StageLine(
                 stage.record().trial().question(),
