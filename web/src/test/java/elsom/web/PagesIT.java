@@ -11,6 +11,7 @@ import elsom.core.trial.TrialRecord;
 import elsom.web.exchange.ExchangeFixture;
 import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
+import elsom.web.trial.Wanted;
 import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
@@ -278,11 +279,11 @@ class PagesIT {
         assertThat(record().readings()).hasSize(before);
 
         Map<String, String> token = Map.of("token", UUID.randomUUID().toString());
-        int trialsBefore = lists.search("", 0, 1).inAll();
+        int trialsBefore = lists.search(Wanted.of(""), 0, 1).inAll();
         HttpResponse<String> noZip = web.upload("/trials/import", "x.zip", binary, token);
         assertThat(noZip.statusCode()).isEqualTo(422);
         assertThat(noZip.body()).contains("not a zip");
-        assertThat(lists.search("", 0, 1).inAll()).isEqualTo(trialsBefore);
+        assertThat(lists.search(Wanted.of(""), 0, 1).inAll()).isEqualTo(trialsBefore);
     }
 
     @Test

@@ -36,8 +36,7 @@ public record Courses(int number, String title, String since, List<Course> cours
     private static final double DIGITS = 1000;
 
     /** A figure over time, a panel for each treatment. */
-    public record Panels(
-            String label, String unit, String since, String threshold, String crossed, List<Line> lines)
+    public record Panels(String label, String unit, String since, String threshold, String crossed, List<Line> lines)
             implements Chart {
         @Override
         public String script() {

@@ -232,8 +232,8 @@ final class DepthAnswers implements Analysis {
     /** "100 %: EC has come back at 3 cm; it has not come back at 8 and 15 cm." */
     private static String brief(String name, Measurand what, List<AtDepth> depths) {
         Map<String, List<String>> at = new LinkedHashMap<>();
-        depths.forEach(depth -> at.computeIfAbsent(ending(depth), none -> new ArrayList<>())
-                .add(centimetres(depth.sensed())));
+        depths.forEach(depth ->
+                at.computeIfAbsent(ending(depth), none -> new ArrayList<>()).add(centimetres(depth.sensed())));
         return name + ": " + what.label() + " "
                 + at.entrySet().stream()
                         .map(one -> one.getKey() + " at " + Sentence.listed(one.getValue()))

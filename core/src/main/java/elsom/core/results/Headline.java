@@ -16,8 +16,8 @@ public record Headline(String words, boolean whole) {
     public static final int MOST_WORDS = 30;
 
     /** An interval as the wordings write it; a treatment's own brackets are none. */
-    private static final Pattern INTERVAL = Pattern.compile(
-            " \\((?:(?:[^()]*, )?95 %(?: interval [^()]*|: [^()]*)|[−+]\\d[^()]* to [−+]\\d[^()]*)\\)");
+    private static final Pattern INTERVAL =
+            Pattern.compile(" \\((?:(?:[^()]*, )?95 %(?: interval [^()]*|: [^()]*)|[−+]\\d[^()]* to [−+]\\d[^()]*)\\)");
 
     private static final Pattern SENTENCE = Pattern.compile("(?<=[.:;])\\s+");
 

@@ -46,7 +46,9 @@ class HeadlineTest {
         String third = " can't tell yet: twelve, thirteen, fourteen, fifteen.";
         assertThat(of(first + second + third))
                 .isEqualTo(new Headline((first + second).replaceAll(";$", "") + " …", false));
-        assertThat(of("One. " + first + second + third).words()).startsWith("One. Injury at day 7").endsWith(" …");
+        assertThat(of("One. " + first + second + third).words())
+                .startsWith("One. Injury at day 7")
+                .endsWith(" …");
         String unbroken = "word ".repeat(40).strip();
         assertThat(of(unbroken).words().split(" ")).hasSize(Headline.MOST_WORDS + 1);
     }

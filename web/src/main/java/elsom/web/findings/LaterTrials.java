@@ -23,7 +23,7 @@ class LaterTrials {
 
     /** Trials made from this one, or of the same kind and begun later, that have the lot under test; the latest first. */
     List<Digest> of(TrialRecord record, String lot) {
-        return lists.search(lot, 0, MOST).trials().stream()
+        return lists.holding(lot, MOST).stream()
                 .filter(other -> other.protocol().equals(record.trial().protocol())
                         && other.id().value() != record.trial().id().value()
                         && (other.start().isAfter(record.trial().start()) || madeFrom(other.id(), record)))

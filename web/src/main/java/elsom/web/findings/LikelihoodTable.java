@@ -48,6 +48,15 @@ class LikelihoodTable {
         return current;
     }
 
+    /** Another one whenever another table is used. */
+    String version() {
+        try {
+            return own() ? Files.getLastModifiedTime(file).toInstant().toString() : "shipped";
+        } catch (IOException gone) {
+            return "kept";
+        }
+    }
+
     boolean own() {
         return !current.equals(Likelihoods.SHIPPED);
     }

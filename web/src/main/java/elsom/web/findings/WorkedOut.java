@@ -59,8 +59,7 @@ public class WorkedOut {
     public List<DrawnSection> drawn(TrialRecord record, Findings findings, int bench) {
         return drawn.get(findings, fresh -> new ConcurrentHashMap<>())
                 .computeIfAbsent(
-                        bench,
-                        number -> DrawnSection.all(SectionView.of(record, findings, number), templates));
+                        bench, number -> DrawnSection.all(SectionView.of(record, findings, number), templates));
     }
 
     /** The look compared at, 0 for each question at its own; and what later trials showed of lots. */

@@ -67,7 +67,7 @@ public record TimeBar(
      * @param hereLook the look being shown; 0 for none
      */
     public static TimeBar of(TrialRecord record, Instant now, int hereLook) {
-        List<Double> places = places(record.looks());
+        List<Double> places = places(hours(record.looks()));
         List<Tick> ticks = new ArrayList<>();
         for (int i = 0; i < record.looks().size(); i++) {
             Look look = record.looks().get(i);
@@ -88,7 +88,7 @@ public record TimeBar(
                 ticks,
                 marks(record, places),
                 drops(record, places, now),
-                at(nowHours, record.looks(), places),
+                at(nowHours, hours(record.looks()), places),
                 nowHours >= first && nowHours <= last,
                 summary(
                         Standing.of(record),
@@ -98,13 +98,13 @@ public record TimeBar(
     }
 
     /** Where looks are; the strip runs from the start, or from a look before it. */
-    private static List<Double> places(List<Look> looks) {
-        double first = Math.min(0, looks.get(0).hoursAfterStart());
-        double span = Math.max(1e-9, looks.get(looks.size() - 1).hoursAfterStart() - first);
+    static List<Double> places(List<Double> hours) {
+        double first = Math.min(0, hours.get(0));
+        double span = Math.max(1e-9, hours.get(hours.size() - 1) - first);
         List<Double> places = new ArrayList<>();
-        double before = looks.get(0).hoursAfterStart() > 0 ? 0 : -LEAST_GAP;
-        for (Look look : looks) {
-            before = Math.max(100 * (look.hoursAfterStart() - first) / span, before + LEAST_GAP);
+        double before = hours.get(0) > 0 ? 0 : -LEAST_GAP;
+        for (double hour : hours) {
+            before = Math.max(100 * (hour - first) / span, before + LEAST_GAP);
             places.add(before);
         }
         double end = Math.max(100, before);
@@ -113,12 +113,16 @@ public record TimeBar(
                 .toList();
     }
 
+    private static List<Double> hours(List<Look> looks) {
+        return looks.stream().map(Look::hoursAfterStart).toList();
+    }
+
     /** Between looks, in proportion; before the first and after the last, at the ends. */
-    private static double at(double hours, List<Look> looks, List<Double> places) {
-        double from = Math.min(0, looks.get(0).hoursAfterStart());
+    static double at(double hours, List<Double> looks, List<Double> places) {
+        double from = Math.min(0, looks.get(0));
         double fromPlace = LEFT_END;
         for (int i = 0; i < looks.size(); i++) {
-            double to = looks.get(i).hoursAfterStart();
+            double to = looks.get(i);
             if (hours < to) {
                 double share = to > from ? Math.max(0, (hours - from) / (to - from)) : 0;
                 double place = fromPlace + share * (places.get(i) - fromPlace);
@@ -138,7 +142,7 @@ public record TimeBar(
                                 Duration.between(record.trial().start(), mishap.happenedAt())
                                                 .toSeconds()
                                         / 3600.0,
-                                record.looks(),
+                                hours(record.looks()),
                                 places),
                         mishap.kind().label().toLowerCase(Locale.ROOT) + " "
                                 + mishap.units().stream().map(UnitCode::value).collect(Collectors.joining(" "))))
@@ -153,7 +157,7 @@ public record TimeBar(
                 .limit(MOST_DROPS)
                 .map(chore -> drop(
                         chore,
-                        at(chore.afterStart().toSeconds() / 3600.0, record.looks(), places),
+                        at(chore.afterStart().toSeconds() / 3600.0, hours(record.looks()), places),
                         care.at(chore.kind(), record.trial().start().plus(chore.afterStart())),
                         now))
                 .toList();

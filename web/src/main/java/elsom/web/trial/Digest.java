@@ -2,6 +2,7 @@ package elsom.web.trial;
 
 import elsom.core.plan.Plan;
 import elsom.core.protocol.Protocols;
+import elsom.core.trial.Look;
 import elsom.core.trial.ProtocolCode;
 import elsom.core.trial.Standing;
 import elsom.core.trial.Treatment;
@@ -10,6 +11,8 @@ import elsom.core.trial.TrialRecord;
 import elsom.core.trial.TrialStage;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.List;
 import java.util.stream.Collectors;
 
 /**
@@ -17,6 +20,8 @@ import java.util.stream.Collectors;
  *
  * @param step what is to be done at the next look, such as "Weigh"; empty when there is none
  * @param names of treatments, as far as they may be seen
+ * @param looks hours of its looks after the start
+ * @param materials what treatments are made of, with their lots
  * @param codes of units, each between spaces
  * @param measured whether anything was read
  */
@@ -33,9 +38,15 @@ public record Digest(
         String names,
         String codes,
         String crop,
-        boolean measured) {
+        boolean measured,
+        List<Double> looks,
+        String materials) {
     private static final int LONGEST_STEP = 200;
     private static final int LONGEST_NAMES = 2000;
+    private static final int LONGEST_MATERIALS = 4000;
+
+    /** Between names, none of which has it. */
+    private static final String NEXT = "\n";
 
     /** What lists show of a trial. */
     public static Digest of(TrialRecord record, Plan plan) {
@@ -55,11 +66,39 @@ public record Digest(
                 clipped(step, LONGEST_STEP),
                 record.units().size(),
                 clipped(
-                        record.treatments().stream().map(Treatment::name).collect(Collectors.joining(", ")),
+                        record.treatments().stream().map(Treatment::name).collect(Collectors.joining(NEXT)),
                         LONGEST_NAMES),
                 record.units().stream().map(unit -> unit.code().value()).collect(Collectors.joining(" ", " ", " ")),
                 plan.asked().crop(),
-                !record.readings().isEmpty());
+                !record.readings().isEmpty(),
+                record.looks().stream().map(Look::hoursAfterStart).toList(),
+                clipped(
+                        record.treatments().stream()
+                                .map(Treatment::material)
+                                .distinct()
+                                .collect(Collectors.joining(NEXT)),
+                        LONGEST_MATERIALS));
+    }
+
+    /** The treatments by name. */
+    List<String> treatments() {
+        return names.lines().toList();
+    }
+
+    /** The year it began in, where it stands. */
+    int year() {
+        return start.atZone(zone).getYear();
+    }
+
+    /** The hours of its looks as they are stored. */
+    String lookHours() {
+        return looks.stream().map(String::valueOf).collect(Collectors.joining(" "));
+    }
+
+    static List<Double> lookHours(String stored) {
+        return stored.isEmpty()
+                ? List.of()
+                : Arrays.stream(stored.split(" ")).map(Double::valueOf).toList();
     }
 
     /** As much of a text as a column holds. */

@@ -22,7 +22,8 @@ import org.jspecify.annotations.Nullable;
 interface DigestMapper {
     String COLUMNS = """
             select t.id, t.question, t.protocol, t.zone, t.start_at, t.stage, d.step, d.units, d.names, d.codes, d.crop,
-                d.measured, d.next_look, d.next_name, d.next_at, d.following_at, d.done, d.expected, d.weighs, d.ends_at
+                d.measured, d.next_look, d.next_name, d.next_at, d.following_at, d.done, d.expected, d.weighs, d.ends_at,
+                d.looks, d.materials
             from trial t join digest d on d.trial_id = t.id
             where d.problem = '' and not t.put_away and not t.practice\s""";
 
@@ -47,7 +48,9 @@ interface DigestMapper {
             int done,
             int expected,
             boolean weighs,
-            Instant endsAt) {
+            Instant endsAt,
+            String looks,
+            String materials) {
         Digest digest() {
             Standing.Next next = nextLook == null || nextName == null || nextAt == null
                     ? null
@@ -65,7 +68,9 @@ interface DigestMapper {
                     names,
                     codes,
                     crop,
-                    measured);
+                    measured,
+                    Digest.lookHours(looks),
+                    materials);
         }
     }
 
@@ -104,17 +109,19 @@ interface DigestMapper {
 
     @Insert("""
             insert into digest (trial_id, revision, problem, step, units, names, codes, crop, measured, next_look,
-                next_name, next_at, following_at, done, expected, weighs, ends_at)
+                next_name, next_at, following_at, done, expected, weighs, ends_at, looks, materials, begun_year)
             values (#{d.id}, #{revision}, '', #{d.step}, #{d.units}, #{d.names}, #{d.codes}, #{d.crop}, #{d.measured},
                 #{next.number}, #{next.name}, #{next.plannedAt}, #{next.followingAt}, #{done}, #{expected}, #{weighs},
-                #{d.standing.endsAt})""")
+                #{d.standing.endsAt}, #{looks}, #{d.materials}, #{year})""")
     void insert(
             @Param("d") Digest digest,
             @Param("revision") long revision,
             @Param("next") Standing.@Nullable Next next,
             @Param("done") int done,
             @Param("expected") int expected,
-            @Param("weighs") boolean weighs);
+            @Param("weighs") boolean weighs,
+            @Param("looks") String looks,
+            @Param("year") int year);
 
     @Insert("""
             insert into digest (trial_id, revision, problem, step, units, names, codes, crop, measured, done, expected,
@@ -148,20 +155,45 @@ interface DigestMapper {
             and lower(d.crop) = lower(#{crop}) and d.measured order by t.start_at desc, t.id desc limit #{most}""")
     List<Row> measuredOf(@Param("crop") String crop, @Param("most") int most);
 
-    /** A page of the list: found by question, treatments, or the code on a unit. */
     @Select(COLUMNS + """
-            and (#{part} = '' or locate(#{part}, lower(t.question)) > 0 or locate(#{part}, lower(d.names)) > 0
-                or locate(#{code}, d.codes) > 0)
-            order by t.start_at desc, t.id desc limit #{most} offset #{from}""")
+            and (locate(#{part}, lower(t.question)) > 0 or locate(#{part}, lower(d.names)) > 0
+                or locate(#{part}, lower(d.materials)) > 0) order by t.start_at desc, t.id desc limit #{most}""")
+    List<Row> holding(@Param("part") String part, @Param("most") int most);
+
+    /** What trials are looked for by. */
+    record Sought(String part, String code, String protocol, int year, String state) {}
+
+    /** Which trials a page of the list shows. */
+    String WANTED = """
+            and (#{w.part} = '' or locate(#{w.part}, lower(t.question)) > 0 or locate(#{w.part}, lower(d.names)) > 0
+                or locate(#{w.part}, lower(d.materials)) > 0 or locate(#{w.part}, lower(d.crop)) > 0
+                or locate(#{w.code}, d.codes) > 0 or exists (select 1 from answer_line a
+                    where a.trial_id = t.id and locate(#{w.part}, lower(a.words)) > 0))
+            and (#{w.protocol} = '' or t.protocol = #{w.protocol})
+            and (#{w.year} = 0 or d.begun_year = #{w.year})
+            and (#{w.state} = 'ANY' or #{w.state} = case
+                when t.stage = 'DRAFT' then 'PLANNED' when d.next_at is null then 'DONE'
+                when d.next_at <= #{now} then 'DUE' else 'RUNNING' end)\s""";
+
+    /** A page of the list: what there is to do first, then what runs, what is planned, what is done. */
+    @Select(COLUMNS + WANTED + """
+            order by case when t.stage = 'DRAFT' then 2 when d.next_at is null then 3 when d.next_at <= #{now} then 0 else 1 end,
+                t.start_at desc, t.id desc limit #{most} offset #{from}""")
     List<Row> search(
-            @Param("part") String part, @Param("code") String code, @Param("from") int from, @Param("most") int most);
+            @Param("w") Sought sought, @Param("now") Instant now, @Param("from") int from, @Param("most") int most);
 
     @Select("""
             select count(*) from trial t join digest d on d.trial_id = t.id
-            where d.problem = '' and not t.put_away and not t.practice
-            and (#{part} = '' or locate(#{part}, lower(t.question)) > 0 or locate(#{part}, lower(d.names)) > 0
-                or locate(#{code}, d.codes) > 0)""")
-    int found(@Param("part") String part, @Param("code") String code);
+            where d.problem = '' and not t.put_away and not t.practice\s""" + WANTED)
+    int found(@Param("w") Sought sought, @Param("now") Instant now);
+
+    /** A kind of trial and a year that there are. */
+    record Kept(ProtocolCode protocol, int year) {}
+
+    @Select("""
+            select distinct t.protocol, d.begun_year as "year" from trial t join digest d on d.trial_id = t.id
+            where d.problem = '' and not t.put_away and not t.practice order by 2 desc, 1""")
+    List<Kept> kept();
 
     @Select("""
             select t.id, t.question, d.problem, t.put_away from trial t join digest d on d.trial_id = t.id

@@ -2,6 +2,7 @@ package elsom.web.trial;
 
 import elsom.core.trial.TrialId;
 import java.time.Clock;
+import java.util.Arrays;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -19,17 +20,31 @@ class TrialController {
 
     private final Trials trials;
     private final TrialLists lists;
+    private final Answers answers;
     private final Clock clock;
 
-    TrialController(Trials trials, TrialLists lists, Clock clock) {
+    TrialController(Trials trials, TrialLists lists, Answers answers, Clock clock) {
+        this.answers = answers;
         this.trials = trials;
         this.lists = lists;
         this.clock = clock;
     }
 
     @GetMapping("/trials")
-    String list(@RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") int page, Model model) {
-        model.addAttribute("page", TrialsPage.of(lists, q, page, clock.instant()));
+    String list(
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "") String state,
+            @RequestParam(defaultValue = "") String kind,
+            @RequestParam(defaultValue = "0") int year,
+            @RequestParam(defaultValue = "1") int page,
+            Model model) {
+        Wanted.State stands = Arrays.stream(Wanted.State.values())
+                .filter(one -> one.name().equals(state))
+                .findFirst()
+                .orElse(Wanted.State.ANY);
+        model.addAttribute("states", Wanted.State.values());
+        model.addAttribute(
+                "page", TrialsPage.of(lists, answers, new Wanted(q, stands, kind, year), page, clock.instant()));
         return "trial/list";
     }
 

@@ -8,6 +8,7 @@ import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.platform.DiskSpace;
 import elsom.web.platform.NotFound;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -42,6 +43,7 @@ public class TrialLists {
     private final Plans plans;
     private final TransactionOperations transaction;
     private final DiskSpace disk;
+    private final Clock clock;
     private volatile @Nullable Known known;
 
     TrialLists(
@@ -50,8 +52,10 @@ public class TrialLists {
             Trials trials,
             Plans plans,
             TransactionOperations transaction,
-            DiskSpace disk) {
+            DiskSpace disk,
+            Clock clock) {
         this.disk = disk;
+        this.clock = clock;
         this.digests = digests;
         this.mapper = mapper;
         this.trials = trials;
@@ -202,16 +206,27 @@ public class TrialLists {
     }
 
     /**
-     * Trials found by their question, their treatments, or the code on one of their units, the latest start first.
+     * Trials that are asked for: what there is to do first, then what runs, what is planned and what is done, the latest start
+     * first.
      *
-     * @param query empty for all
      * @param from how many to leave out
      */
-    public Found search(String query, int from, int most) {
+    public Found search(Wanted wanted, int from, int most) {
         refresh();
-        String part = query.strip().toLowerCase(Locale.ROOT);
-        String code = " " + query.strip().toUpperCase(Locale.ROOT) + " ";
-        return new Found(digested(digests.search(part, code, from, most)), digests.found(part, code));
+        Instant now = clock.instant();
+        return new Found(
+                digested(digests.search(wanted.sought(), now, from, most)), digests.found(wanted.sought(), now));
+    }
+
+    /** Trials whose question or treatments name a material or lot, the latest start first. */
+    public List<Digest> holding(String material, int most) {
+        refresh();
+        return digested(digests.holding(material.strip().toLowerCase(Locale.ROOT), most));
+    }
+
+    /** The kinds and years of trials that there are. */
+    List<DigestMapper.Kept> kept() {
+        return digests.kept();
     }
 
     /** The latest trials with readings that grew a crop. */
@@ -257,7 +272,9 @@ public class TrialLists {
                 next,
                 next == null ? 0 : next.done(),
                 next == null ? 0 : next.expected(),
-                next != null && next.weighs());
+                next != null && next.weighs(),
+                digest.lookHours(),
+                digest.year());
         List<DigestMapper.ChoreRow> events = DigestEvents.of(record, plan);
         for (int from = 0; from < events.size(); from += AT_ONCE) {
             digests.insertChores(events.subList(from, Math.min(events.size(), from + AT_ONCE)));

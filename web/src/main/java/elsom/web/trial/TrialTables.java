@@ -12,6 +12,7 @@ public final class TrialTables {
             "practice",
             "digest_chore",
             "digest",
+            "answer_line",
             "light_again",
             "lab_slip",
             "turn",

@@ -9,6 +9,7 @@ import elsom.web.GrowthPlan;
 import elsom.web.trial.Plans;
 import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
+import elsom.web.trial.Wanted;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -64,7 +65,10 @@ class BackupsIT {
         assertThat(Restore.check(home, copy)).contains("opens: 1 trial, 0 readings. Nothing was changed.");
         assertThat(Restore.from(home, copy)).contains("1 trial,");
         try (ConfigurableApplicationContext app = start()) {
-            assertThat(app.getBean(TrialLists.class).search("", 0, 10).inAll()).isEqualTo(1);
+            assertThat(app.getBean(TrialLists.class)
+                            .search(Wanted.of(""), 0, 10)
+                            .inAll())
+                    .isEqualTo(1);
             assertThat(app.getBean(Trials.class).snapshot(kept).trial().question())
                     .isEqualTo(GrowthPlan.plan().question());
         }
@@ -95,7 +99,10 @@ class BackupsIT {
         assertThat(aside()).hasSize(2);
         Files.copy(aside().get(0), home.resolve("elsom.mv.db"), java.nio.file.StandardCopyOption.REPLACE_EXISTING);
         try (ConfigurableApplicationContext app = start()) {
-            assertThat(app.getBean(TrialLists.class).search("", 0, 10).inAll()).isEqualTo(3);
+            assertThat(app.getBean(TrialLists.class)
+                            .search(Wanted.of(""), 0, 10)
+                            .inAll())
+                    .isEqualTo(3);
         }
     }
 
@@ -161,7 +168,10 @@ class BackupsIT {
         assertThatThrownBy(this::start).hasMessageContaining("is damaged");
         Restore.from(home, Backups.of(home.resolve("backups")).get(0));
         try (ConfigurableApplicationContext app = start()) {
-            assertThat(app.getBean(TrialLists.class).search("", 0, 10).inAll()).isEqualTo(1);
+            assertThat(app.getBean(TrialLists.class)
+                            .search(Wanted.of(""), 0, 10)
+                            .inAll())
+                    .isEqualTo(1);
         }
     }
 }

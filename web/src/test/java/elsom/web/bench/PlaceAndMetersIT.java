@@ -12,6 +12,7 @@ import elsom.web.AppTest;
 import elsom.web.Web;
 import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
+import elsom.web.trial.Wanted;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
@@ -35,7 +36,7 @@ class PlaceAndMetersIT {
     private Trials trials;
 
     private TrialId called(String words) {
-        return lists.search(words, 0, 10).trials().get(0).id();
+        return lists.search(Wanted.of(words), 0, 10).trials().get(0).id();
     }
 
     @Test

@@ -16,6 +16,7 @@ import elsom.web.Web;
 import elsom.web.trial.Plans;
 import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
+import elsom.web.trial.Wanted;
 import java.net.http.HttpResponse;
 import java.time.Clock;
 import java.time.Duration;
@@ -66,7 +67,7 @@ class BrewPagesIT {
     }
 
     private TrialId id(String question) {
-        return lists.search(question, 0, 30).trials().stream()
+        return lists.search(Wanted.of(question), 0, 30).trials().stream()
                 .map(one -> one.id())
                 .min(Comparator.comparing(TrialId::value))
                 .orElseThrow();

@@ -116,7 +116,9 @@ class FindingsPagesTest {
         TrialRecord alone = growth.record();
         assertThat(SectionView.of(alone, found(alone), 1))
                 .as("a picture without a row is none")
-                .noneMatch(view -> view.picture().filter(picture -> picture.data().contains("\"rows\":[]")).isPresent());
+                .noneMatch(view -> view.picture()
+                        .filter(picture -> picture.data().contains("\"rows\":[]"))
+                        .isPresent());
     }
 
     @Test

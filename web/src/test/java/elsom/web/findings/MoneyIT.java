@@ -6,6 +6,7 @@ import elsom.core.trial.TrialId;
 import elsom.web.AppTest;
 import elsom.web.Web;
 import elsom.web.trial.TrialLists;
+import elsom.web.trial.Wanted;
 import java.net.http.HttpResponse;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -23,7 +24,7 @@ class MoneyIT {
     private TrialLists lists;
 
     private HttpResponse<String> get(String trial, String query) throws Exception {
-        TrialId id = lists.search(trial, 0, 10).trials().get(0).id();
+        TrialId id = lists.search(Wanted.of(trial), 0, 10).trials().get(0).id();
         return new Web(port).get("/trials/" + id + "/money" + query);
     }
 

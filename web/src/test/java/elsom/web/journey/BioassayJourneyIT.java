@@ -130,8 +130,8 @@ class BioassayJourneyIT extends BrowserTest {
         score(id);
 
         page.navigate("/trials/" + id + "/findings");
-        assertThat(page.locator(".verdicts li").first()).containsText("GW-40 at day 7: pea is injured");
-        assertThat(page.locator(".verdicts li").first()).containsText("Auxin-type weedkiller residue is likely");
+        assertThat(page.locator(".first-answer").first()).containsText("GW-40: pea injured from");
+        assertThat(page.locator(".first-answer").first()).containsText("Auxin-type weedkiller residue is likely");
         assertThat(page.locator(".board tbody").first()).containsText("auxin-type weedkiller residue");
         assertThat(page.locator(".board")).not().containsText("%");
         isAccessible();

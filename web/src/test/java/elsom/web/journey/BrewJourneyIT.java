@@ -12,6 +12,7 @@ import elsom.core.trial.TrialRecord;
 import elsom.web.trial.Plans;
 import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
+import elsom.web.trial.Wanted;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -32,7 +33,7 @@ class BrewJourneyIT extends BrowserTest {
 
     /** The demo's plan of brews as a trial of its own: other tests look at the demo's. */
     private TrialId planned() {
-        Plan demo = plans.plan(lists.search("Air stone and kelp in an aerated extract", 0, 10)
+        Plan demo = plans.plan(lists.search(Wanted.of("Air stone and kelp in an aerated extract"), 0, 10)
                 .trials()
                 .get(0)
                 .id());

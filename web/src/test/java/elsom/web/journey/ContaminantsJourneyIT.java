@@ -44,7 +44,7 @@ class ContaminantsJourneyIT extends PlanningTest {
     private String answer(TrialId id) {
         page.navigate("/trials/" + id + "/findings");
         isAccessible();
-        return page.locator(".verdicts li").first().innerText();
+        return page.locator(".first-answer").first().textContent();
     }
 
     /** Four pots in all; of the lot one was never read, of the clean medium one is dead. */
@@ -109,7 +109,7 @@ class ContaminantsJourneyIT extends PlanningTest {
         read(id, "injury", false, unit -> OptionalDouble.of(Math.max(0, 9 - dose(record, unit) / 2)));
         String said = answer(id);
         assertSays(said, "untreated");
-        assertThat(page.locator(".verdicts li").first()).not().containsText(Pattern.compile("day [0-9.]+ \\("));
+        assertThat(page.locator(".first-answer").first()).not().containsText(Pattern.compile("day [0-9.]+ \\("));
     }
 
     /** Jars of a limy compost with sulfur: too early after four weeks, by purity at eight, and no word of lime. */

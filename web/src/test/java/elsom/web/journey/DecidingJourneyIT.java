@@ -94,7 +94,8 @@ class DecidingJourneyIT extends BrowserTest {
     void aPictureAndATableAreTakenAlong() throws Exception {
         open(1280, 800);
         findings("How strong can digestate water be");
-        Locator yield = page.locator("section.comparisons").first();
+        Locator yield = page.locator("details.comparisons").first();
+        yield.locator("summary").first().click();
         assertThat(yield.locator("svg.chart")).isVisible();
         Download picture =
                 page.waitForDownload(() -> yield.getByText("Picture as SVG").click());

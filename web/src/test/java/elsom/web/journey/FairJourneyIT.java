@@ -21,7 +21,7 @@ class FairJourneyIT extends BrowserTest {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Findings"))
                 .first()
                 .click();
-        Locator cap = page.locator(".verdicts .cap").first();
+        Locator cap = page.locator(".answers .cap").first();
         assertThat(cap).containsText("stand in one unit each");
         cap.getByText("Was it fair?").click();
         assertThat(page.locator(".fair-words")).containsText("It could not answer what it asked");

@@ -86,7 +86,7 @@ class HypothesisJourneyIT extends PlanningTest {
         read(id, "height", true, unit -> OptionalDouble.of(30 + scatter(unit)));
         page.navigate("/trials/" + id + "/findings");
         page.waitForSelector(".drawn-contrasts svg");
-        Locator answers = page.locator(".verdicts");
+        Locator answers = page.locator(".answers");
         assertThat(answers)
                 .containsText("Held over all, in pea, in barley, in lettuce; not held in cress: “Fresh mass");
         assertThat(answers).containsText("Not held in all 5: “Fresh mass: higher in 5 % than in 0 %");
@@ -112,7 +112,7 @@ class HypothesisJourneyIT extends PlanningTest {
         read(id, "height", true, unit -> OptionalDouble.of((unit.treatment() == 2 ? 19.5 : 20) + scatter(unit)));
         page.navigate("/trials/" + id + "/findings");
         page.waitForSelector(".drawn-contrasts svg");
-        Locator first = page.locator(".verdicts li").first();
+        Locator first = page.locator(".first-answer").first();
         assertThat(first).containsText("bark is as good as coir in height");
         assertThat(first).containsText("worse by 2.00 cm would matter");
         assertThat(first).containsText("Held: “Height: as good in bark as in coir, not worse by 2 cm or more?”");
@@ -145,7 +145,7 @@ class HypothesisJourneyIT extends PlanningTest {
             made.end(MishapKind.DIED, made.unit(4, i), looks.get(1));
         }
         page(kept(plan, made.record()));
-        Locator answers = page.locator(".verdicts");
+        Locator answers = page.locator(".answers");
         assertThat(answers).containsText("6 of 6 in 10");
         assertThat(answers).containsText("harm from 5 % on, none shown up to 1 %");
         assertThat(answers).containsText("worse from day 7 on. A trial that ended at day 5 would have said");
@@ -174,7 +174,7 @@ class HypothesisJourneyIT extends PlanningTest {
         }
         String trial = kept(plan, made.record());
         page(trial);
-        Locator first = page.locator(".verdicts li").first();
+        Locator first = page.locator(".first-answer").first();
         assertThat(first).containsText("drench: none of 6 by end, day 28; none at ");
         assertThat(first).containsText("Held: “Days to 9 cm: higher in drench than in none, by 2 days or more?”");
         for (String other : List.of("/fair", "/next", "/report")) {
@@ -186,6 +186,6 @@ class HypothesisJourneyIT extends PlanningTest {
     private void page(String trial) {
         open(1280, 800);
         page.navigate(trial + "/findings");
-        page.waitForSelector(".verdicts li");
+        page.waitForSelector(".first-answer");
     }
 }

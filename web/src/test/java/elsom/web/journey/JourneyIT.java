@@ -231,11 +231,18 @@ class JourneyIT extends BrowserTest {
 
     private void readTheFindings() {
         follow("Findings", "/findings");
-        assertThat(page.locator(".sentence").first())
-                .hasText(Pattern.compile(
+        assertThat(page.locator(".first-answer .sentence"))
+                .hasText(
+                        "Wood fibre still holds 36 % water by volume after 4 days, the most of all; crushed brick is under its"
+                                + " refill weight after 1.6 days.");
+        assertThat(page.locator(".first-answer .in-full"))
+                .containsText(Pattern.compile(
                         "Wood fibre still holds 36 % \\(95 %: \\d+–\\d+\\) water by volume after 4 days, the most of all; crushed"
                                 + " brick is under its refill weight after 1\\.6 days \\(95 %: 1\\.\\d–1\\.\\d\\)\\."));
         assertThat(page.locator(".drawn-course svg .point")).not().hasCount(0);
+        isAccessible();
+        press("o");
+        assertThat(page.locator(".account .drawn-course svg").first()).isVisible();
         isAccessible();
         press("n");
         assertThat(page.locator(".pictured table").first()).isVisible();
@@ -281,6 +288,6 @@ class JourneyIT extends BrowserTest {
         press("/");
         page.keyboard().type("brick");
         press("Enter");
-        assertThat(page.locator("main")).containsText("2 for “brick”");
+        assertThat(page.locator("main")).containsText("2 trials for “brick”");
     }
 }

@@ -26,7 +26,9 @@ class JudgeJourneyIT extends PlanningTest {
 
     private void findings(TrialId id) {
         page.navigate("/trials/" + id + "/findings");
-        page.waitForSelector(".drawn-contrasts svg");
+        isAccessible();
+        press("o");
+        page.waitForSelector(".account .drawn-contrasts svg");
         isAccessible();
     }
 
@@ -54,7 +56,7 @@ class JudgeJourneyIT extends PlanningTest {
         TrialId id = started("5");
         read(id, "fresh-mass", unit -> 40 + unit.replicate() % 3 * 0.7 + (unit.treatment() == 4 ? 25 : 0));
         findings(id);
-        assertThat(page.locator(".verdicts")).containsText("Dip does not do the same everywhere");
+        assertThat(page.locator(".answers")).containsText("Dip does not do the same everywhere");
         assertThat(page.locator(".drawn-interaction svg .cell-line")).hasCount(2);
         Locator first = page.locator("table[data-grid] a.figure[tabindex='0']");
         assertThat(first).hasCount(1);
@@ -84,8 +86,8 @@ class JudgeJourneyIT extends PlanningTest {
         int plants = record.endpoint(new EndpointCode("rooted")).size();
         read(id, "rooted", unit -> unit.treatment() == 1 ? 1 + unit.replicate() % 2 : plants - unit.replicate() % 2);
         findings(id);
-        assertThat(page.locator(".verdicts li").first()).containsText("dipped did better than plain");
-        assertThat(page.locator(".verdicts li").first()).containsText("points (95 % interval");
+        assertThat(page.locator(".first-answer").first()).containsText("dipped did better than plain");
+        assertThat(page.locator(".first-answer").first()).containsText("points (95 % interval");
         report(id, "dipped did better than plain");
     }
 
@@ -101,8 +103,8 @@ class JudgeJourneyIT extends PlanningTest {
         TrialRecord record = trials.snapshot(id);
         read(id, "injury", unit -> new int[] {0, 0, 1, 4, 8}[unit.treatment() - 1] + unit.replicate() % 2);
         findings(id);
-        assertThat(page.locator(".verdicts li").first()).containsText("Wood vinegar, injury at day 10: harm from ");
-        assertThat(page.locator(".verdicts")).containsText(Pattern.compile("worse: .*4 % \\(\\+\\d"));
+        assertThat(page.locator(".first-answer").first()).containsText("Wood vinegar, injury at day 10: harm from ");
+        assertThat(page.locator(".answers")).containsText(Pattern.compile("worse: .*4 % \\(\\+\\d"));
         assertThat(page.locator(".comparisons .over-time"))
                 .hasCount(record.looks().size() > 1 ? 1 : 0);
         page.locator(".comparisons .over-time summary").click();
@@ -114,14 +116,15 @@ class JudgeJourneyIT extends PlanningTest {
 
     /** Every unit is a point on the curve's chart, and the slider takes numbers and chart to another look. */
     private void curve(TrialRecord record) {
-        assertThat(page.locator(".drawn-doses .dose-point"))
+        assertThat(page.locator(".account .drawn-doses .dose-point"))
                 .hasCount(record.units().size());
-        assertThat(page.locator(".drawn-doses path.curve")).hasCount(1);
+        assertThat(page.locator(".account .drawn-doses path.curve")).hasCount(1);
         Locator slider = page.locator(".look-slider input");
         slider.focus();
         press("Home");
         assertThat(page.locator(".look-slider output")).hasText("day 1");
-        assertThat(page.locator(".drawn-doses svg")).hasAttribute("aria-label", Pattern.compile("at day 1\\."));
+        assertThat(page.locator(".account .drawn-doses svg"))
+                .hasAttribute("aria-label", Pattern.compile("at day 1\\."));
         press("End");
         assertThat(page.locator(".drawn-doses svg")).hasAttribute("aria-label", Pattern.compile("at day 10\\."));
     }

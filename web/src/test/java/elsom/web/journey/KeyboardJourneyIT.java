@@ -58,7 +58,7 @@ class KeyboardJourneyIT extends BrowserTest {
         typeOn("4 % is safe");
         press("Enter");
         assertThat(field("In their words")).hasValue("4 % is safe");
-        assertThat(page.locator(".verdicts, .notice").first()).isVisible();
+        assertThat(page.locator(".first-answer, .verdicts, .notice").first()).isVisible();
     }
 
     @Test

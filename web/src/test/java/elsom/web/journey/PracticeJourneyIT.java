@@ -41,7 +41,7 @@ class PracticeJourneyIT extends BrowserTest {
         assertThat(page.locator(".map .unit")).hasCount(24);
         isGoodForAll();
         enter(link("its findings"));
-        assertThat(page.locator(".verdicts")).containsText("Mix B");
+        assertThat(page.locator(".answers")).containsText("Mix B");
         enter(page.locator(".practice-edge a"));
         tabTo(page.locator("input[name=call]").first());
         press("Space");

@@ -50,7 +50,7 @@ class ReadmeTourIT extends BrowserTest {
         assertThat(page.locator(".map .unit").first()).isVisible();
         page.navigate("/");
         along(way(readme, 3));
-        assertThat(page.locator(".verdicts").first()).isVisible();
+        assertThat(page.locator(".first-answer").first()).isVisible();
         for (String question : new String[] {"Was it fair?", "What next?", "Is a claim true?"}) {
             assertThat(link(question).first()).isVisible();
         }

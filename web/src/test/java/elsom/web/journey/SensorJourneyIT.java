@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import elsom.core.trial.TrialId;
 import elsom.web.trial.TrialLists;
+import elsom.web.trial.Wanted;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -29,7 +30,10 @@ class SensorJourneyIT extends BrowserTest {
     private Path files;
 
     private TrialId trial() {
-        return lists.search("plug medium carries", 0, 10).trials().get(0).id();
+        return lists.search(Wanted.of("plug medium carries"), 0, 10)
+                .trials()
+                .get(0)
+                .id();
     }
 
     /** Light of so many minutes up to now, with one peak. */

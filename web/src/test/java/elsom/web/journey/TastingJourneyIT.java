@@ -7,6 +7,7 @@ import elsom.core.panel.Tasting;
 import elsom.core.trial.TrialId;
 import elsom.web.tasting.Tastings;
 import elsom.web.trial.TrialLists;
+import elsom.web.trial.Wanted;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -26,7 +27,7 @@ class TastingJourneyIT extends BrowserTest {
     @Test
     void aTriangleIsHandedRound() {
         open(360, 760);
-        TrialId id = lists.search("digestate", 0, 10).trials().get(0).id();
+        TrialId id = lists.search(Wanted.of("digestate"), 0, 10).trials().get(0).id();
         page.navigate("/trials/" + id + "/findings");
         link("Taste it blind").click();
         isGoodForAll();
@@ -70,7 +71,7 @@ class TastingJourneyIT extends BrowserTest {
     @Test
     void aRankingIsTappedInOrder() {
         open(360, 760);
-        TrialId id = lists.search("rosemary", 0, 10).trials().get(0).id();
+        TrialId id = lists.search(Wanted.of("rosemary"), 0, 10).trials().get(0).id();
         page.navigate("/trials/" + id + "/tasting");
         page.locator("input[value=RANKING]").check();
         field("Tasters").fill("1");
@@ -95,7 +96,7 @@ class TastingJourneyIT extends BrowserTest {
     @Test
     void likingIsScoredPlateByPlate() {
         open(360, 760);
-        TrialId id = lists.search("rosemary", 0, 10).trials().get(0).id();
+        TrialId id = lists.search(Wanted.of("rosemary"), 0, 10).trials().get(0).id();
         page.navigate("/trials/" + id + "/tasting");
         page.locator("input[value=LIKING]").check();
         field("Tasters").fill("6");

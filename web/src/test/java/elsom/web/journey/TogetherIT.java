@@ -11,6 +11,7 @@ import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
+import elsom.web.trial.Wanted;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -33,7 +34,7 @@ class TogetherIT extends BrowserTest {
 
     /** A trial of the demo in which something is to be weighed. */
     private TrialRecord running() {
-        return lists.search("", 0, 100).trials().stream()
+        return lists.search(Wanted.of(""), 0, 100).trials().stream()
                 .map(digest -> trials.snapshot(digest.id()))
                 .filter(record -> record.trial().started() && !record.trial().blind())
                 .filter(record -> record.nextLook().stream()
@@ -180,7 +181,8 @@ class TogetherIT extends BrowserTest {
 
     @Test
     void anInstrumentNeverPutsItsValueInThePlaceOfOneThatStandsUnasked() {
-        TrialId trial = lists.search("Ditch water", 0, 10).trials().get(0).id();
+        TrialId trial =
+                lists.search(Wanted.of("Ditch water"), 0, 10).trials().get(0).id();
         open(1280, 800);
         page.navigate("/trials/" + trial + "/bench?look=1");
         String before = page.locator("#value").inputValue();

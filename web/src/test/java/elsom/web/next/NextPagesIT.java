@@ -7,6 +7,7 @@ import elsom.web.AppTest;
 import elsom.web.Web;
 import elsom.web.trial.Plans;
 import elsom.web.trial.TrialLists;
+import elsom.web.trial.Wanted;
 import java.net.http.HttpResponse;
 import java.util.Comparator;
 import java.util.List;
@@ -31,7 +32,7 @@ class NextPagesIT {
     private Plans plans;
 
     private TrialId id(String trial) {
-        return lists.search(trial, 0, 10).trials().stream()
+        return lists.search(Wanted.of(trial), 0, 10).trials().stream()
                 .map(one -> one.id())
                 .min(Comparator.comparing(TrialId::value))
                 .orElseThrow();
@@ -51,7 +52,7 @@ class NextPagesIT {
         assertThat(findings.indexOf("2 trials of this series together"))
                 .as("a series goes before what one of its trials says")
                 .isPositive()
-                .isLessThan(findings.indexOf("class=\"verdicts\""));
+                .isLessThan(findings.indexOf("class=\"answers\""));
         List<TrialId> chain = plans.chain(id("Roof-tray"));
         assertThat(chain).hasSize(3).first().isEqualTo(id("Roof-tray"));
         assertThat(plans.chain(chain.get(2))).isEqualTo(chain);

@@ -8,6 +8,7 @@ import elsom.web.AppTest;
 import elsom.web.shelf.Containers;
 import elsom.web.trial.Plans;
 import elsom.web.trial.TrialLists;
+import elsom.web.trial.Wanted;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -33,8 +34,9 @@ class DemoFormsIT {
 
     @Test
     void everyPartOfEveryDemoPlanIsSavedUnchanged() {
-        List<TrialId> demo =
-                lists.search("", 0, 40).trials().stream().map(one -> one.id()).toList();
+        List<TrialId> demo = lists.search(Wanted.of(""), 0, 40).trials().stream()
+                .map(one -> one.id())
+                .toList();
         assertThat(demo).hasSizeGreaterThan(10);
         for (TrialId id : demo) {
             Plan plan = plans.plan(id);

@@ -19,6 +19,7 @@ import elsom.web.Web;
 import elsom.web.trial.Plans;
 import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
+import elsom.web.trial.Wanted;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.time.Instant;
@@ -107,7 +108,7 @@ class PracticePagesIT {
     @Test
     void aBenchIsInNoListOfRealWork() throws Exception {
         TrialId id = begun(level("one-pot-each"));
-        assertThat(lists.search("Practice 1", 0, 10).inAll()).isZero();
+        assertThat(lists.search(Wanted.of("Practice 1"), 0, 10).inAll()).isZero();
         assertThat(lists.drafts(100)).noneMatch(draft -> draft.id().equals(id));
         assertThat(web.get("/").body()).doesNotContain("Practice 1:");
         Instant now = Instant.now();

@@ -54,7 +54,7 @@ class RehearsalIT {
         web.post(rehearsal + "/run", Map.of("all", "true"));
         assertThat(web.get(rehearsal).body()).doesNotContain("Run to its end").contains("What it would say");
         String trial = rehearsal.replace("/practice/rehearsal", "/trials");
-        assertThat(web.get(trial + "/findings").body()).contains("a plan, rehearsed", "verdicts");
+        assertThat(web.get(trial + "/findings").body()).contains("a plan, rehearsed", "first-answer");
         assertThat(web.get("/trials").body()).doesNotContain("\"" + trial + "\"");
         assertThat(web.get("/").body()).doesNotContain("\"" + trial + "/");
         assertThat(web.post(rehearsal + "/run", Map.of()).body()).contains("has been read");

@@ -6,6 +6,7 @@ import elsom.core.trial.TrialId;
 import elsom.web.AppTest;
 import elsom.web.Web;
 import elsom.web.trial.TrialLists;
+import elsom.web.trial.Wanted;
 import java.io.ByteArrayInputStream;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -31,7 +32,7 @@ class ReportFilesIT {
     private TrialLists lists;
 
     private String path(String trial, String page) {
-        TrialId id = lists.search(trial, 0, 10).trials().stream()
+        TrialId id = lists.search(Wanted.of(trial), 0, 10).trials().stream()
                 .map(one -> one.id())
                 .min(Comparator.comparing(TrialId::value))
                 .orElseThrow();

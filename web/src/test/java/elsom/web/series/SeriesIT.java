@@ -17,6 +17,7 @@ import elsom.web.Web;
 import elsom.web.trial.Logbook;
 import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
+import elsom.web.trial.Wanted;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.http.HttpResponse;
@@ -70,7 +71,7 @@ class SeriesIT {
 
     @BeforeEach
     void theTrialWithAProbe() {
-        trial = lists.search("Ditch water", 0, 10).trials().get(0).id();
+        trial = lists.search(Wanted.of("Ditch water"), 0, 10).trials().get(0).id();
         unit = record().units().get(0).code().value();
         yesterday = LocalDateTime.now(ZoneId.systemDefault())
                 .minusDays(1)
@@ -348,7 +349,8 @@ class SeriesIT {
     @Test
     void aLaboratorysAnswerBecomesReadingsAtTheLookOfItsSlip() throws Exception {
         Web web = new Web(port);
-        TrialId charcoal = lists.search("charcoal take", 0, 10).trials().get(0).id();
+        TrialId charcoal =
+                lists.search(Wanted.of("charcoal take"), 0, 10).trials().get(0).id();
         TrialRecord before = trials.snapshot(charcoal);
         String first = before.units().get(0).code().value();
         String second = before.units().get(1).code().value();
@@ -436,7 +438,8 @@ class SeriesIT {
     @Test
     void anEndpointIsMadeOfASeriesByThePlanAndAllItsLooksTakeIt() throws Exception {
         Web web = new Web(port);
-        TrialId plan = lists.search("Air stone", 0, 10).trials().get(0).id();
+        TrialId plan =
+                lists.search(Wanted.of("Air stone"), 0, 10).trials().get(0).id();
         String page = "/trials/" + plan + "/plan/question";
         Map<String, String> form = new HashMap<>(Map.of(
                 "question", "Air stone and kelp in an aerated extract: which raises the fungi?",
@@ -485,7 +488,8 @@ class SeriesIT {
     @Test
     void whatAHandProbeReadsAtADepthIsTypedAndNoFileGivesIt() throws Exception {
         Web web = new Web(port);
-        TrialId plan = lists.search("Air stone", 0, 10).trials().get(0).id();
+        TrialId plan =
+                lists.search(Wanted.of("Air stone"), 0, 10).trials().get(0).id();
         String page = "/trials/" + plan + "/plan/question";
         Map<String, String> form = new HashMap<>(Map.of(
                 "question", "Air stone and kelp in an aerated extract: which raises the fungi?",

@@ -10,6 +10,7 @@ import elsom.web.Web;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
 import elsom.web.trial.TrialLists;
+import elsom.web.trial.Wanted;
 import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Map;
@@ -41,7 +42,7 @@ class TastingPagesIT {
     @BeforeEach
     void client() {
         web = new Web(port);
-        coriander = lists.search("digestate", 0, 10).trials().stream()
+        coriander = lists.search(Wanted.of("digestate"), 0, 10).trials().stream()
                 .map(one -> one.id())
                 .findFirst()
                 .orElseThrow();

@@ -280,7 +280,7 @@ class LogbookIT {
         assertThatThrownBy(() -> trials.snapshot(broken)).isInstanceOf(Unreadable.class);
         TrialLists.Day day = lists.day(AT, 500, 500);
         assertThat(day.unreadable()).extracting(TrialLists.CantBeRead::trial).contains(broken);
-        assertThat(lists.search("", 0, 500).trials())
+        assertThat(lists.search(Wanted.of(""), 0, 500).trials())
                 .extracting(Digest::id)
                 .contains(trial)
                 .doesNotContain(broken);

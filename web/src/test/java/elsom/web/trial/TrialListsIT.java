@@ -45,7 +45,9 @@ class TrialListsIT {
     }
 
     private List<TrialId> found(String query) {
-        return lists.search(query, 0, 1000).trials().stream().map(Digest::id).toList();
+        return lists.search(Wanted.of(query), 0, 1000).trials().stream()
+                .map(Digest::id)
+                .toList();
     }
 
     @Test
@@ -80,12 +82,12 @@ class TrialListsIT {
         for (int i = 0; i < 103; i++) {
             made.add(called("Vermiculite trial " + i));
         }
-        assertThat(lists.search("vermiculite", 0, 50).inAll()).isEqualTo(103);
-        assertThat(lists.search("vermiculite", 100, 50).trials()).hasSize(3);
+        assertThat(lists.search(Wanted.of("vermiculite"), 0, 50).inAll()).isEqualTo(103);
+        assertThat(lists.search(Wanted.of("vermiculite"), 100, 50).trials()).hasSize(3);
         Web web = new Web(port);
         String last = web.get("/trials?q=vermiculite&page=3").body();
         assertThat(last)
-                .contains("103 for “vermiculite”", "page 3 of 3", "Later starts")
+                .contains("103 trials for “vermiculite”", "page 3 of 3", "Later starts")
                 .doesNotContain("Earlier starts");
         assertThat(web.get("/trials?q=vermiculite&page=-7").statusCode()).isEqualTo(200);
         made.forEach(trials::delete);

@@ -131,8 +131,7 @@ public final class BioassayWording {
         return species.name() + " is injured from "
                 + Decimals.threeDigits(tested.loec().getAsDouble()) + " % on"
                 + (tested.noec().isPresent()
-                        ? ", not shown at " + Decimals.threeDigits(tested.noec().getAsDouble()) + " %"
-                                + deaths(tested)
+                        ? ", not shown at " + Decimals.threeDigits(tested.noec().getAsDouble()) + " %" + deaths(tested)
                         : ", the least that was tested");
     }
 

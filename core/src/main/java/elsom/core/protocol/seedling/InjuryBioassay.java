@@ -11,14 +11,17 @@ import elsom.core.protocol.Measures;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.ProtocolParts;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.trial.ProtocolCode;
 import java.util.List;
 
 /** Seedling injury bioassay for residues. */
 public final class InjuryBioassay {
+    public static final ProtocolCode CODE = new ProtocolCode("seedling-injury");
+
     private InjuryBioassay() {}
 
     public static Protocol protocol() {
-        return ProtocolParts.named("seedling-injury", "Seedling injury bioassay")
+        return ProtocolParts.named(CODE.value(), "Seedling injury bioassay")
                 .tells(
                         "Whether a compost or soil injures sensitive seedlings, and how that points to a weedkiller residue.",
                         "Does compost lot GW-32 injure peas more than GW-31 at half strength or neat?")
