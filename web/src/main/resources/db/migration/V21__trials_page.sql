@@ -3,6 +3,8 @@
 alter table digest add column looks varchar(4000) default '' not null;
 alter table digest add column materials varchar(4000) default '' not null;
 alter table digest add column begun_year integer default 0 not null;
+-- what the last entry of a step's kind gave all units alike; empty where it did not
+alter table digest_chore add column last_time varchar(200) default '' not null;
 delete from digest_chore;
 delete from digest;
 

@@ -1,5 +1,6 @@
 package elsom.web.bench;
 
+import elsom.core.care.AsLastTime;
 import elsom.core.quantity.Decimals;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Given;
@@ -92,6 +93,17 @@ class WaterController {
                 station.signature(),
                 form.token());
         return new ModelAndView("redirect:/trials/" + trial + "/water");
+    }
+
+    /** The same again for all that stand, ticked on Today. */
+    @PostMapping("/again")
+    String again(@PathVariable long trial, @RequestParam GivenKind kind, @RequestParam UUID token, Station station) {
+        TrialRecord record = trials.snapshot(new TrialId(trial));
+        AsLastTime same = AsLastTime.of(record, kind)
+                .orElseThrow(() -> new Refusal("Last time they did not all get as much: write it down unit by unit."));
+        logbook.give(
+                record.trial().id(), kind, same.what(), same.amounts(), clock.instant(), station.signature(), token);
+        return "redirect:/";
     }
 
     /** What a unit of a weight is to be given to be as heavy as it shall be. */

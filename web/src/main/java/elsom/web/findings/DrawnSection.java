@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.TemplateSpec;
 import org.thymeleaf.context.Context;
@@ -18,10 +19,20 @@ import org.thymeleaf.templatemode.TemplateMode;
  * A section of findings as its page shows it.
  *
  * @param id its address on the page
+ * @param door where its result is put to use; null where nowhere
  * @param html what unfolds under its heading, escaped by its template
  */
 public record DrawnSection(
-        Section section, String id, Account account, boolean ofBench, Optional<Picture> picture, String html) {
+        Section section,
+        String id,
+        Account account,
+        boolean ofBench,
+        Optional<Picture> picture,
+        @Nullable Door door,
+        String html) {
+    /** A link by its name. */
+    public record Door(String label, String href) {}
+
     /** What a script draws of it. */
     public record Picture(String script, String data) {}
 
@@ -45,6 +56,7 @@ public record DrawnSection(
                 view.account(),
                 view.ofBench(),
                 view.picture(),
+                view.door(),
                 templates.process(
                         new TemplateSpec("findings/sections", Set.of("inside"), TemplateMode.HTML, null), context));
     }

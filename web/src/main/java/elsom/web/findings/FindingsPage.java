@@ -11,7 +11,10 @@ import java.time.Instant;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a trial found, with the sections of one of its benches.
@@ -37,6 +40,15 @@ public record FindingsPage(
 
     public List<Findings.Answered> others() {
         return answers.subList(1, answers.size());
+    }
+
+    /** Where the first answer is put to use: of its picture's section, else of the first that has such a place; null without one. */
+    public DrawnSection.@Nullable Door door() {
+        return Stream.concat(pictured.stream(), sections.stream())
+                .map(DrawnSection::door)
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElse(null);
     }
 
     /** An answer in few words. */

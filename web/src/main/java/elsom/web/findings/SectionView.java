@@ -36,6 +36,12 @@ public record SectionView(Section section, Account account, Links links) {
         return account.way().map(this::href).orElse(null);
     }
 
+    DrawnSection.@Nullable Door door() {
+        return account.way()
+                .map(way -> new DrawnSection.Door(way.door().label(), href(way)))
+                .orElse(null);
+    }
+
     private String href(Account.Way way) {
         return switch (way.door()) {
             case MIXING -> links.mixing(way.of());

@@ -4,6 +4,8 @@ import elsom.core.care.CareStep;
 import elsom.core.plan.PlanEvent;
 import elsom.core.protocol.Protocol;
 import elsom.core.protocol.Protocols;
+import elsom.core.quantity.Decimals;
+import elsom.core.trial.GivenKind;
 import elsom.core.trial.LookState;
 import elsom.core.trial.Standing;
 import elsom.web.kit.Times;
@@ -20,8 +22,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /** What to do now, what comes next, what is still a plan, and what is finished. */
 record TodayPage(
@@ -61,8 +66,24 @@ record TodayPage(
      * Something of today or of tomorrow's preparations.
      *
      * @param says how far it is done, or how long it takes
+     * @param tick how it is written down from here; null where it is not
      */
-    record Care(String when, String what, String question, String href, String says, boolean done) {}
+    record Care(
+            String when,
+            String what,
+            String question,
+            String href,
+            String says,
+            boolean done,
+            @Nullable Tick tick) {}
+
+    /**
+     * A step that is written down by one press.
+     *
+     * @param same what all units get as last time; empty where that can't be said
+     * @param byWeight whether each unit goes back to its own weight
+     */
+    record Tick(String href, String kind, String same, boolean byWeight, UUID token) {}
 
     /**
      * A day of the strip.
@@ -128,7 +149,7 @@ record TodayPage(
         return new WeekDay(
                 name,
                 today,
-                minutes == 0 ? "" : minutes(minutes),
+                minutes == 0 ? "" : minutes < AN_HOUR ? minutes(minutes) : Decimals.upTo(minutes / 60.0, 1) + " h",
                 name + ": "
                         + (due.isEmpty()
                                 ? "nothing is planned"
@@ -163,7 +184,8 @@ record TodayPage(
                             first.question() + (others == 0 ? "" : " · and for " + others + " more"),
                             "/trials/" + first.trial() + "/plan/dates",
                             "",
-                            false);
+                            false,
+                            null);
                 })
                 .toList();
     }
@@ -185,7 +207,24 @@ record TodayPage(
                     case PREPARE -> base + "/plan/dates";
                 },
                 says(due, state, now),
-                state == CareStep.State.DONE);
+                state == CareStep.State.DONE,
+                tick(due, state, base + "/water"));
+    }
+
+    private static @Nullable Tick tick(TrialLists.Due due, CareStep.State state, String href) {
+        Optional<GivenKind> kind =
+                due.kind() == PlanEvent.Kind.STEP ? due.care().kind().given() : Optional.empty();
+        boolean open = state == CareStep.State.LATE
+                || state == CareStep.State.COMING
+                || state == CareStep.State.UNKNOWN && due.care().of() > 0;
+        return kind.isEmpty() || !open
+                ? null
+                : new Tick(
+                        href,
+                        kind.get().name(),
+                        due.lastTime(),
+                        due.detail().startsWith("by weight"),
+                        UUID.randomUUID());
     }
 
     private static String says(TrialLists.Due due, CareStep.State state, Instant now) {

@@ -1,5 +1,6 @@
 package elsom.web.trial;
 
+import elsom.core.care.AsLastTime;
 import elsom.core.care.CareAccount;
 import elsom.core.care.CareStep;
 import elsom.core.plan.Plan;
@@ -10,10 +11,13 @@ import elsom.core.plan.Recurring;
 import elsom.core.plan.WateringSchool;
 import elsom.core.protocol.water.RefillDue;
 import elsom.core.trial.Chore;
+import elsom.core.trial.GivenKind;
 import elsom.core.trial.TrialRecord;
 import java.time.format.DateTimeFormatter;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -21,6 +25,7 @@ import java.util.stream.Stream;
 final class DigestEvents {
     private static final int LONGEST_TITLE = 60;
     private static final int LONGEST_NAME = 300;
+    private static final int LONGEST_LAST = 200;
     private static final DateTimeFormatter HALF = DateTimeFormatter.ofPattern("EEE HH:mm", Locale.ENGLISH);
 
     private DigestEvents() {}
@@ -28,10 +33,24 @@ final class DigestEvents {
     /** Events, each with what is best prepared the day before. */
     static List<DigestMapper.ChoreRow> of(TrialRecord record, Plan plan) {
         CareAccount account = CareAccount.of(record);
+        Map<GivenKind, String> again = new EnumMap<>(GivenKind.class);
+        for (GivenKind kind : GivenKind.values()) {
+            AsLastTime.of(record, kind).ifPresent(same -> again.put(kind, same.words()));
+        }
         return Stream.concat(
-                        PlanEvents.of(plan).stream().map(event -> row(record, plan, event, account)),
+                        PlanEvents.of(plan).stream()
+                                .map(event -> row(record, plan, event, account, lastTime(record, event, again))),
                         byWeight(record, plan).stream())
                 .toList();
+    }
+
+    private static String lastTime(TrialRecord record, PlanEvent event, Map<GivenKind, String> again) {
+        return record.trial().started()
+                ? event.chore()
+                        .given()
+                        .map(kind -> again.getOrDefault(kind, ""))
+                        .orElse("")
+                : "";
     }
 
     /** Water that is due by the units' own weighings, while there is still something to weigh. */
@@ -62,10 +81,12 @@ final class DigestEvents {
                 care.kind(),
                 care.closes(),
                 care.done(),
-                care.of());
+                care.of(),
+                "");
     }
 
-    private static DigestMapper.ChoreRow row(TrialRecord record, Plan plan, PlanEvent event, CareAccount account) {
+    private static DigestMapper.ChoreRow row(
+            TrialRecord record, Plan plan, PlanEvent event, CareAccount account, String lastTime) {
         Optional<CareStep> care = account.at(event.chore(), event.at());
         return new DigestMapper.ChoreRow(
                 record.trial().id(),
@@ -80,6 +101,7 @@ final class DigestEvents {
                 event.chore(),
                 care.map(CareStep::closes).orElse(event.at()),
                 care.map(CareStep::done).orElse(0),
-                care.map(CareStep::of).orElse(0));
+                care.map(CareStep::of).orElse(0),
+                Digest.clipped(lastTime, LONGEST_LAST));
     }
 }

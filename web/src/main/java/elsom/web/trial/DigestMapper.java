@@ -91,7 +91,8 @@ interface DigestMapper {
             Chore.Kind chore,
             Instant closesAt,
             int unitsDone,
-            int unitsOf) {}
+            int unitsOf,
+            String lastTime) {}
 
     @Select("""
             select t.id from trial t left join digest d on d.trial_id = t.id
@@ -131,9 +132,9 @@ interface DigestMapper {
 
     @Insert("""
             <script>insert into digest_chore (trial_id, due_at, kind, title, name, minutes, prepare, chore,
-                closes_at, units_done, units_of) values
+                closes_at, units_done, units_of, last_time) values
             <foreach item="c" collection="all" separator=",">(#{c.trialId}, #{c.dueAt}, #{c.kind}, #{c.title}, #{c.name},
-                #{c.minutes}, #{c.prepare}, #{c.chore}, #{c.closesAt}, #{c.unitsDone}, #{c.unitsOf})</foreach></script>""")
+                #{c.minutes}, #{c.prepare}, #{c.chore}, #{c.closesAt}, #{c.unitsDone}, #{c.unitsOf}, #{c.lastTime})</foreach></script>""")
     void insertChores(@Param("all") List<ChoreRow> chores);
 
     @Select(COLUMNS + "and t.stage = 'STARTED' and d.next_at <= #{now} order by d.next_at, t.id limit #{most}")
@@ -207,7 +208,7 @@ interface DigestMapper {
 
     @Select("""
             select c.trial_id, t.question, t.zone, c.due_at, c.kind, c.title, c.name, c.minutes, c.prepare, c.chore,
-                c.closes_at, c.units_done, c.units_of
+                c.closes_at, c.units_done, c.units_of, c.last_time
             from digest_chore c join trial t on t.id = c.trial_id
             where c.due_at >= #{from} and c.due_at < #{to} and not t.put_away and not t.practice
             and (t.stage = 'STARTED' and c.kind <> 'START' or t.stage = 'DRAFT' and c.kind = 'START')
@@ -217,7 +218,7 @@ interface DigestMapper {
     /** Steps of trials with a look to come: past their time, not done for all units, and not overtaken by the next one. */
     @Select("""
             select c.trial_id, t.question, t.zone, c.due_at, c.kind, c.title, c.name, c.minutes, c.prepare, c.chore,
-                c.closes_at, c.units_done, c.units_of
+                c.closes_at, c.units_done, c.units_of, c.last_time
             from digest_chore c join trial t on t.id = c.trial_id join digest d on d.trial_id = c.trial_id
             where c.due_at >= #{from} and c.due_at < #{now} and c.closes_at > #{now} and c.units_done < c.units_of
             and d.next_at is not null and t.stage = 'STARTED' and not t.put_away and not t.practice

@@ -86,6 +86,7 @@ public class TrialLists {
      * @param minutes it takes
      * @param prepare what is best done the day before; may be empty
      * @param care how far it is done
+     * @param lastTime what all units were given alike last time; empty where that can't be said
      */
     public record Due(
             TrialId trial,
@@ -98,7 +99,8 @@ public class TrialLists {
             String detail,
             int minutes,
             String prepare,
-            CareStep care) {
+            CareStep care,
+            String lastTime) {
         static Due of(DigestMapper.ChoreRow row) {
             return new Due(
                     row.trialId(),
@@ -119,7 +121,8 @@ public class TrialLists {
                             true,
                             row.unitsDone(),
                             row.unitsOf(),
-                            Optional.empty()));
+                            Optional.empty()),
+                    row.lastTime());
         }
     }
 

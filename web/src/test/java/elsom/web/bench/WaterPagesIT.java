@@ -129,8 +129,35 @@ class WaterPagesIT {
                 "token",
                 UUID.randomUUID().toString());
         assertThat(web.post("/trials/" + trial + "/bench/mishaps", taken).statusCode())
-                .isEqualTo(200);
+                .isEqualTo(302);
         assertThat(web.get(path("")).body()).contains("No unit stands any more").doesNotContain("id=\"water-unit\"");
+    }
+
+    @Test
+    void theSameAgainIsOnePressAndOnceForItsToken() throws Exception {
+        Map<String, String> again =
+                Map.of("kind", "WATER", "token", UUID.randomUUID().toString());
+        assertThat(web.post(path("/again"), again).statusCode())
+                .as("there was no last time")
+                .isEqualTo(422);
+        web.post(path(""), water());
+        assertThat(web.post(path("/again"), again).statusCode()).isEqualTo(302);
+        assertThat(web.post(path("/again"), again).statusCode()).isEqualTo(302);
+        TrialRecord record = trials.snapshot(trial);
+        assertThat(record.given()).hasSize(2);
+        assertThat(record.given().get(1).millilitres())
+                .isEqualTo(record.given().get(0).millilitres());
+        web.post(path(""), water("units", record.units().get(0).code().value()));
+        assertThat(web.post(
+                                path("/again"),
+                                Map.of(
+                                        "kind",
+                                        "WATER",
+                                        "token",
+                                        UUID.randomUUID().toString()))
+                        .body())
+                .contains("did not all get as much");
+        assertThat(web.forge(path("/again"), again).statusCode()).isEqualTo(403);
     }
 
     @Test

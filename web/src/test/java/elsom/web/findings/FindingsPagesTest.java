@@ -106,7 +106,13 @@ class FindingsPagesTest {
         Findings found = found(heights);
         List<DrawnSection> drawn = SectionView.of(heights, found, 1).stream()
                 .map(view -> new DrawnSection(
-                        view.section(), view.account().key(), view.account(), view.ofBench(), view.picture(), ""))
+                        view.section(),
+                        view.account().key(),
+                        view.account(),
+                        view.ofBench(),
+                        view.picture(),
+                        view.door(),
+                        ""))
                 .toList();
         FindingsPage page = FindingsPage.of(heights, found, drawn, 1, TrialHeader.Step.FINDINGS, LATER);
         assertThat(page.pictured().orElseThrow().id()).isEqualTo("comparisons");

@@ -260,6 +260,8 @@ class JourneyIT extends BrowserTest {
         assertThat(page.locator("#working")).containsText("water held after draining ÷ filled volume");
         press("Escape");
         assertThat(page.locator("#working")).isHidden();
+        press("o");
+        assertThat(page.locator(".account .drawn-course svg").first()).isHidden();
     }
 
     private void takeTheFilesOutAndIn() {

@@ -126,14 +126,15 @@ class JudgeJourneyIT extends PlanningTest {
         assertThat(page.locator(".account .drawn-doses svg"))
                 .hasAttribute("aria-label", Pattern.compile("at day 1\\."));
         press("End");
-        assertThat(page.locator(".drawn-doses svg")).hasAttribute("aria-label", Pattern.compile("at day 10\\."));
+        assertThat(page.locator(".account .drawn-doses svg"))
+                .hasAttribute("aria-label", Pattern.compile("at day 10\\."));
     }
 
     /** From the strength to work with to a sheet of stock and water that can be printed. */
     private void sheet() {
         String rate =
                 page.locator(".standing:not([hidden]) .lead dd:not(.hint)").textContent();
-        enter(page.locator("a").getByText("Mix it"));
+        enter(page.locator(".doors a").getByText("Mix it"));
         page.waitForURL("**/mixing**");
         assertThat(page.locator(".mixing .result")).hasText(rate);
         isAccessible();

@@ -109,9 +109,11 @@ class TodayIT {
                 .map(unit -> unit.code())
                 .toList();
         logbook.give(running, GivenKind.WATER, "", Map.of(units.get(0), 5.0), morning, "Bench A", UUID.randomUUID());
-        assertThat(late(water, at(morning)))
-                .singleElement()
-                .satisfies(care -> assertThat(care.says()).endsWith("late: 1 of " + units.size() + " watered"));
+        assertThat(late(water, at(morning))).singleElement().satisfies(care -> {
+            assertThat(care.says()).endsWith("late: 1 of " + units.size() + " watered");
+            assertThat(care.tick()).isNotNull();
+            assertThat(care.tick().same()).as("one unit is not all").isEmpty();
+        });
         logbook.give(
                 running,
                 GivenKind.WATER,
@@ -124,7 +126,12 @@ class TodayIT {
         assertThat(at(morning).care())
                 .filteredOn(care -> care.href().equals(water))
                 .isNotEmpty()
-                .allMatch(TodayPage.Care::done);
+                .allMatch(TodayPage.Care::done)
+                .allMatch(care -> care.tick() == null);
+        Instant nextDay = morning.plus(Duration.ofDays(7));
+        assertThat(late(water, at(nextDay)))
+                .isNotEmpty()
+                .allSatisfy(care -> assertThat(care.tick().same()).isEqualTo("40 mL each"));
     }
 
     private static List<TodayPage.Care> late(String href, TodayPage page) {
