@@ -9,6 +9,7 @@ import elsom.core.results.Verdict;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.TrialRecord;
 import java.util.HashMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -70,6 +71,11 @@ public record FairMark(Grade grade, String words, String href, Map<EndpointCode,
         Cap cap = answered.about().isPresent() ? caps.get(answered.about().get()) : whole.orElse(null);
         boolean told = answered.verdict().firmness() != Verdict.Firmness.CANT_TELL;
         return cap != null && (told || cap.grade() == Grade.UNFAIR) ? cap : null;
+    }
+
+    /** Whether its sentence tells already what caps an answer. */
+    public boolean tells(Cap cap) {
+        return words.toLowerCase(Locale.ROOT).contains(cap.seen().toLowerCase(Locale.ROOT));
     }
 
     private static String words(Audit audit) {

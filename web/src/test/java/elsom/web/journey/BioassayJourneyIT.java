@@ -3,6 +3,7 @@ package elsom.web.journey;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
 import elsom.core.plan.Arrangement;
 import elsom.core.plan.Hours;
@@ -127,6 +128,12 @@ class BioassayJourneyIT extends BrowserTest {
                 .as("all of the picker without scrolling")
                 .isLessThanOrEqualTo(TALL);
         assertThat(last.height).isGreaterThanOrEqualTo(44);
+        BoundingBox save = page.locator("#save").boundingBox();
+        assertThat(save.y + save.height).as("and the save").isLessThanOrEqualTo(TALL);
+        assertThat(save.y).as("which covers no score").isGreaterThanOrEqualTo(last.y + last.height);
+        for (Locator chip : page.locator(".symptoms button:visible").all()) {
+            assertThat(chip.boundingBox().height).isGreaterThanOrEqualTo(44);
+        }
         score(id);
 
         page.navigate("/trials/" + id + "/findings");

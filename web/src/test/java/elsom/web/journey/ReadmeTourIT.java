@@ -16,7 +16,7 @@ import org.springframework.test.context.TestPropertySource;
 
 /** The README's ten minutes, walked on the demo by the names it gives. */
 @AppTest
-@TestPropertySource(properties = "elsom.demo=true")
+@TestPropertySource(properties = {"elsom.demo=true", "elsom.warm=false"})
 class ReadmeTourIT extends BrowserTest {
     private static String readme() throws IOException {
         Path here = Path.of("README.md");
