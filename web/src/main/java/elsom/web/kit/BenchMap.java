@@ -24,12 +24,19 @@ import java.util.stream.Collectors;
 /** The benches from above, to scale within each bench, with every unit on its place. Lengths are px of the drawing. */
 public record BenchMap(List<Drawn> benches) {
     private static final double WIDEST = 760;
+    private static final double WIDE = 850;
     private static final double LABELS = 74;
     private static final double TOP = 34;
     private static final double BOTTOM = 30;
     private static final double SPREAD = 0.8;
     private static final double SMALLEST_CELL = 66;
     private static final double LARGEST_CELL = 122;
+
+    /** On a bench of many columns a cell is as narrow as its code and its value allow. */
+    private static final double NARROW_CELL = 54;
+
+    private static final int MANY_COLUMNS = 10;
+    private static final double NARROW_GAP = 5;
     private static final double READABLE_CELL = 46;
 
     /** So that a bench of a few rows is seen whole beside the entry panel. */
@@ -79,6 +86,10 @@ public record BenchMap(List<Drawn> benches) {
 
         public double top() {
             return -height / 2;
+        }
+
+        public double faceWidth() {
+            return Math.min(60, width + 4);
         }
 
         public double codePlateX() {
@@ -197,6 +208,11 @@ public record BenchMap(List<Drawn> benches) {
             };
         }
 
+        /** Whether it needs the width of a page for its codes to be read. */
+        public boolean wide() {
+            return width > WIDE;
+        }
+
         public double originX() {
             return LABELS;
         }
@@ -264,9 +280,13 @@ public record BenchMap(List<Drawn> benches) {
             double upright = (HIGHEST - TOP) / (bench.rows() * (widest + Grid.GAP_CM));
             double fit = Math.min(Math.min(fitting, upright), LARGEST_CELL / longest);
             this.plated = readable || fit * longest >= READABLE_CELL;
-            this.scale = plated ? Math.max(SMALLEST_CELL / longest, fit) : Math.min(fitting, LARGEST_CELL / longest);
+            boolean many = plated && bench.columns() > MANY_COLUMNS;
+            double smallest = many ? NARROW_CELL : SMALLEST_CELL;
+            this.scale = plated ? Math.max(smallest / longest, fit) : Math.min(fitting, LARGEST_CELL / longest);
             double stretched = plated ? (WIDEST - LABELS) / bench.columns() * SPREAD : 0;
-            this.pitchX = Math.max((longest + Grid.GAP_CM) * scale, stretched);
+            this.pitchX = Math.max(
+                    many && fit * longest < NARROW_CELL ? NARROW_CELL + NARROW_GAP : (longest + Grid.GAP_CM) * scale,
+                    stretched);
             this.pitchY = Math.max((widest + Grid.GAP_CM) * scale, plated ? SMALLEST_CELL + 6 : 0);
         }
 
@@ -413,14 +433,16 @@ public record BenchMap(List<Drawn> benches) {
             double width = container.topLengthCm() * scale;
             double height = container.topWidthCm() * scale;
             boolean round = container.outline() == Outline.ROUND;
+            // Where a pot is small, its plates stand out over its rim rather than over each other.
+            boolean inset = round && height >= SMALLEST_CELL;
             return new Shape(
                     "cell-" + bench.number() + "-" + treatment,
                     "url(#tex-" + treatment + ")",
                     BenchMap.round(width),
                     BenchMap.round(height),
                     round ? BenchMap.round(Math.min(width, height) / 2) : 3,
-                    BenchMap.round(-height / 2 + (round ? 10 : 4)),
-                    BenchMap.round(height / 2 - (round ? 32 : 23)),
+                    BenchMap.round(-height / 2 + (inset ? 10 : 4)),
+                    BenchMap.round(height / 2 - (inset ? 32 : 23)),
                     plated);
         }
     }

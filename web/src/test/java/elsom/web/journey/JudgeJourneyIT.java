@@ -134,7 +134,8 @@ class JudgeJourneyIT extends PlanningTest {
     private void sheet() {
         String rate =
                 page.locator(".standing:not([hidden]) .lead dd:not(.hint)").textContent();
-        enter(page.locator(".account .tools a").getByText("Mix it"));
+        page.reload();
+        enter(page.locator(".doors a").getByText("Mix it"));
         page.waitForURL("**/mixing**");
         assertThat(page.locator(".mixing .result")).hasText(rate);
         isAccessible();
