@@ -177,7 +177,7 @@ class PlanPagesIT {
         assertThat(web.get(path("/plan")).body()).contains("Changed since the start", "cold spring");
         assertThat(web.get(path("/findings")).body()).contains("Findings come after the first look");
         assertThat(web.get(path("/report")).body())
-                .contains("Changed after the start", "Why: cold spring", "laid out by lot: blocks");
+                .contains("Changed after the start", "Why: cold spring", "drawn at random: blocks");
         HttpResponse<String> frozen = post(
                 "/plan/treatments",
                 Map.of("as", "list", "list[0].name", "bark", "container", "Round pot 9 cm", "reason", "better idea"));
@@ -307,7 +307,7 @@ class PlanPagesIT {
         assertThat(post("/copy", Map.of("how", "stage", "token", token())).body())
                 .contains("Tick the units that go on.");
         String next = location(post("/copy", Map.of("how", "stage", "keep", codes, "token", token())));
-        assertThat(web.get(next).body()).contains("4 units kept", "chosen, not drawn by lot");
+        assertThat(web.get(next).body()).contains("4 units kept", "chosen, not drawn at random");
         web.post(next.replace("/plan", "/start"), Map.of());
         assertThat(web.get(next.replace("/plan", "/units/" + one)).body())
                 .contains("Before, in", "Does a dip help marigold?", "Plants up");

@@ -20,7 +20,7 @@ final class PlantsAsUnits implements AuditRule {
                         Grade.UNFAIR,
                         "The " + plants + " plants or readings of a treatment share one container.",
                         "They share its water, light and neighbours, so they are one replicate and not " + plants + ".",
-                        "Spread them over several containers, and place those by lot."))
+                        "Spread them over several containers, and place those at random."))
                 : List.of();
     }
 }

@@ -127,7 +127,8 @@ public record BrewFindings(List<Count> counts, List<String> next) {
     /** How many brews of each level would likely show a rise by half, by what brews treated alike differ here. */
     private static Optional<String> more(Count count, FactorEffects effects, Effect effect) {
         if (effects.df() == 0) {
-            return Optional.of("Make three brews or more of each, drawn by lot: one each tells nothing for certain.");
+            return Optional.of(
+                    "Make three brews or more of each, drawn at random: one each tells nothing for certain.");
         }
         double needed = 2 * Math.pow(Z * effects.scatter() / Math.log(MATTERS), 2);
         int each = (int) Math.max(2, Math.ceil(needed));

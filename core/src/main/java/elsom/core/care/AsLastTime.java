@@ -1,6 +1,6 @@
 package elsom.core.care;
 
-import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Millilitres;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Given;
 import elsom.core.trial.GivenKind;
@@ -57,6 +57,6 @@ public record AsLastTime(GivenKind kind, String what, double millilitres, List<U
 
     /** "50 mL each", "30 mL each, kelp 2 mL/L". */
     public String words() {
-        return Decimals.upTo(millilitres, 2) + " mL each" + (what.isEmpty() ? "" : ", " + what);
+        return Millilitres.words(millilitres) + " each" + (what.isEmpty() ? "" : ", " + what);
     }
 }

@@ -65,7 +65,7 @@ public record Checked(
     private static final double HUNDRED = 100;
     private static final Pattern BEST_OF_MANY =
             Pattern.compile("\\b(?:best|top|finest|pick of)\\b.*\\b(?:plants?|pots?|trays?|ones)\\b");
-    private static final String MORE_UNITS = "Several units of each, placed by lot, and the mean of all of them.";
+    private static final String MORE_UNITS = "Several units of each, placed at random, and the mean of all of them.";
 
     public Checked {
         remarks = List.copyOf(remarks);

@@ -31,7 +31,7 @@ public final class PlanSentence {
         return treatments + (treatments == 1 ? " treatment" : " treatments") + names + " in " + replicates
                 + (replicates == 1 ? " unit" : " units") + " of each"
                 + (plan.arrangement().sites().size() > 1 && plan.arrangement().everySite() ? " on " : " at ") + places
-                + (crop.isEmpty() ? "" : ", with " + crop) + ", laid out by lot: "
+                + (crop.isEmpty() ? "" : ", with " + crop) + ", drawn at random: "
                 + plan.arrangement().kind().label().toLowerCase(Locale.ROOT) + "; looked at " + looks
                 + (looks == 1 ? " time" : " times") + " over " + length(plan) + "; watered "
                 + plan.rules().watering().label().toLowerCase(Locale.ROOT)

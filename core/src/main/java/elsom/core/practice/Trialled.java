@@ -15,7 +15,7 @@ public record Trialled(List<String> treatments, int units, Placing placing, doub
     /** How units come by their places. */
     public enum Placing {
         SIDE_BY_SIDE("a side each", "Each treatment stands together, one beside the other."),
-        BY_LOT("by lot", "Any unit anywhere, drawn by lot."),
+        BY_LOT("at random", "Any unit anywhere, drawn at random."),
         BLOCKS("blocks", "Every treatment once at each distance from the light.");
 
         private final String label;

@@ -144,7 +144,7 @@ class PlanChangesTest {
                         .isEqualTo(before.treatment(before.unit(unit.code()).orElseThrow())
                                 .name()));
         assertThat(PlanCheck.of(second))
-                .anySatisfy(flag -> assertThat(flag.seen()).contains("chosen, not drawn by lot"));
+                .anySatisfy(flag -> assertThat(flag.seen()).contains("chosen, not drawn at random"));
         assertThat(Needs.of(second, after)).noneMatch(need -> need.kind() == Need.Kind.MEDIUM);
     }
 }

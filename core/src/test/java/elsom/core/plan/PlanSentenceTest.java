@@ -11,7 +11,7 @@ class PlanSentenceTest {
         Plan plan = APlan.ofGrowth().list("none", "kelp").replicates(4).plan();
         assertThat(PlanSentence.of(plan))
                 .isEqualTo(
-                        "2 treatments (none, kelp) in 4 units of each at Bench, with marigold, laid out by lot: blocks;"
+                        "2 treatments (none, kelp) in 4 units of each at Bench, with marigold, drawn at random: blocks;"
                                 + " looked at 4 times over 28 days; watered the same for all.");
     }
 

@@ -1,6 +1,7 @@
 package elsom.web.bench;
 
 import elsom.core.quantity.Decimals;
+import elsom.core.quantity.Millilitres;
 import elsom.core.trial.CareTotals;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.Given;
@@ -86,7 +87,7 @@ public record WaterPage(
                                 record.treatment(total.treatment()).name(),
                                 total.kind().label(),
                                 Decimals.upTo(total.times(), 1) + " times",
-                                Decimals.upTo(total.millilitres(), 0) + " mL"))
+                                Millilitres.words(Math.rint(total.millilitres()))))
                         .toList(),
                 log(record),
                 BenchMap.of(record, unit -> face(record, unit)),

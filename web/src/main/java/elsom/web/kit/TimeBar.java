@@ -185,7 +185,7 @@ public record TimeBar(
         }
         Standing.Next next = standing.next();
         if (next == null) {
-            return "all looks are done";
+            return "finished";
         }
         return switch (standing.state(now)) {
             case DUE, LATE -> "“" + next.name() + "” is due: " + next.done() + " of " + next.expected() + " measured";

@@ -18,7 +18,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 
-/** Where units stand, and how lots are drawn. */
+/** Where units stand, and how places are drawn. */
 final class BenchPart implements PartOfForm {
     static final String SITES = "sites";
     private static final int MOST_INFLUENCES = 12;
@@ -109,7 +109,7 @@ final class BenchPart implements PartOfForm {
         try {
             return Long.parseLong(text.replace('−', '-'));
         } catch (NumberFormatException notWhole) {
-            problems.add("seed", "A whole number that the lots are drawn from. Accepted: 4711.");
+            problems.add("seed", "A whole number that the places are drawn from. Accepted: 4711.");
             return before;
         }
     }

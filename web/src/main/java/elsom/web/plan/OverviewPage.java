@@ -153,7 +153,7 @@ record OverviewPage(
                 treatment.material().equals(treatment.name()) ? "" : treatment.material(),
                 units.isEmpty() ? "" : units.get(0).container(),
                 volume,
-                units.isEmpty() ? "" : units.size() + " × = " + Decimals.upTo(litres, 1) + " L",
+                units.isEmpty() ? "" : units.size() + " × " + volume + " = " + Decimals.upTo(litres, 1) + " L",
                 codes);
     }
 

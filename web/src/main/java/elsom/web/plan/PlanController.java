@@ -314,7 +314,7 @@ class PlanController {
     @PostMapping("/unblind")
     String unblind(@PathVariable long trial, @RequestParam(defaultValue = "") String reason, Station station) {
         if (reason.isBlank() || reason.strip().length() > Amendment.LONGEST_REASON) {
-            throw new Refusal("Say why it is unblinded now; it is kept with the trial. Accepted: all looks are done.");
+            throw new Refusal("Say why it is unblinded now; it is kept with the trial. Accepted: all looks are read.");
         }
         plans.unblind(new TrialId(trial), reason.strip(), station.signature());
         return "redirect:/trials/" + trial + "/findings";

@@ -95,7 +95,7 @@ record QuickPage(Form form, Problems problems, List<Protocol> kinds, List<String
             String looks =
                     plan.schedule().looks().stream().map(PlannedLook::name).collect(Collectors.joining(", "));
             return "Begins " + Times.dayAndTime(plan.schedule().start(), zone) + "; looks: " + looks
-                    + ". " + plan.pots().container().name() + ", places drawn by lot, "
+                    + ". " + plan.pots().container().name() + ", places drawn at random, "
                     + plan.arrangement().kind().label().toLowerCase(Locale.ROOT)
                     + ". All of it can be changed in the full plan before it begins.";
         }

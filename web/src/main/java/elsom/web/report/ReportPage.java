@@ -178,7 +178,7 @@ record ReportPage(
                         ? " in each of "
                                 + record.benches().stream().map(Bench::name).collect(Collectors.joining(" and "))
                         : " on " + record.bench(1).name())
-                + ", laid out by lot: "
+                + ", drawn at random: "
                 + plan.arrangement().kind().label().toLowerCase(Locale.ROOT) + " (seed "
                 + record.trial().seed() + ").");
         method.add("Containers: " + fills + ".");

@@ -271,7 +271,7 @@ record TodayPage(
     private static Task finished(Digest digest) {
         return new Task(
                 digest.question(),
-                "all looks are done",
+                Protocols.find(digest.protocol()).map(Protocol::name).orElse(""),
                 Times.day(digest.standing().endsAt(), digest.zone()),
                 LookState.DONE.label(),
                 digest.units() + " units",

@@ -16,7 +16,7 @@ public record Wanted(String query, State state, String protocol, int year) {
         DUE("Something to do"),
         RUNNING("Running"),
         PLANNED("Planned"),
-        DONE("All looks done");
+        DONE("Finished");
 
         private final String label;
 

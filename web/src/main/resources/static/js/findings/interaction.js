@@ -1,14 +1,13 @@
 // Means of a factorial: a line for each level of one factor over the levels of the other. Lines that run alike say that
 // the factors do not act together.
 
-import { drawing, nameAlong, nameUp } from '../kit/chart.js';
+import { apart, dash, drawing, nameAlong, nameUp } from '../kit/chart.js';
 
 const d3 = globalThis.d3;
 const HIGH = 240;
 const LEFT = 52;
 const RIGHT = 180;
 const NARROW = 560;
-const DASHES = ['', '7 4', '2 4', '10 3 2 3', '1 6'];
 
 /** What a chart says, for those who can't see it. */
 export function saysInteraction({ unit, across, lines }) {
@@ -34,7 +33,7 @@ export function draw(place, chart) {
   ends(chart, y).forEach(({ line, i, at }) => {
     const known = line.means.map((mean, k) => ({ at: chart.across[k], value: mean.value })).filter((p) => p.value !== undefined);
     const group = svg.append('g').attr('class', `cell-line line-${i % 5}`);
-    group.append('path').attr('d', d3.line().x((p) => x(p.at)).y((p) => y(p.value))(known)).attr('stroke-dasharray', DASHES[i % 5]);
+    group.append('path').attr('d', d3.line().x((p) => x(p.at)).y((p) => y(p.value))(known)).attr('stroke-dasharray', dash(i));
     group.selectAll('circle').data(known).join('circle').attr('r', 5).attr('cx', (p) => x(p.at)).attr('cy', (p) => y(p.value));
     group.append('text').attr('class', 'name')
       .attr('x', narrow ? LEFT : x(known.at(-1).at) + 12).attr('y', narrow ? HIGH + 46 + i * 20 : at + 4)
@@ -47,10 +46,6 @@ function ends(chart, y) {
   const placed = chart.lines
     .map((line, i) => ({ line, i, last: line.means.filter((mean) => mean.value !== undefined).at(-1) }))
     .filter((one) => one.last)
-    .map((one) => ({ ...one, at: y(one.last.value) }))
-    .sort((a, b) => a.at - b.at);
-  placed.forEach((one, k) => {
-    if (k && one.at - placed[k - 1].at < 16) one.at = placed[k - 1].at + 16;
-  });
-  return placed;
+    .map((one) => ({ ...one, at: y(one.last.value) }));
+  return apart(placed, 16);
 }

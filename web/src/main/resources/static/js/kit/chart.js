@@ -22,6 +22,18 @@ export function nameAlong(svg, x, y, label, unit) {
   return svg.append('text').attr('class', 'axis-name').attr('x', x).attr('y', y).attr('text-anchor', 'end').text(axisName(label, unit));
 }
 
+const DASHES = ['', '7 4', '2 4', '10 3 2 3', '1 6'];
+
+/** The pattern of a line among others, so that none is told by its colour alone. */
+export const dash = (i) => DASHES[i % DASHES.length];
+
+/** Moves heights apart, in order, where they are nearer than that. */
+export function apart(placed, least) {
+  placed.sort((a, b) => a.at - b.at);
+  placed.forEach((one, k) => { if (k && one.at - placed[k - 1].at < least) one.at = placed[k - 1].at + least; });
+  return placed;
+}
+
 /** A name in as many lines as it needs, none longer than that many letters but a word that is. */
 export function lines(text, letters) {
   const wrapped = [];

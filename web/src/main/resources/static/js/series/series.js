@@ -1,14 +1,15 @@
 // Courses of sensors: a panel for each thing and depth, a line for each unit; below, what there was over depth.
 
-import { drawing, timeTicks, numbersTable } from '../kit/chart.js';
+import { apart, dash, drawing, nameAlong, nameUp, timeTicks, numbersTable } from '../kit/chart.js';
 import { points } from './points.js';
 
 const d3 = globalThis.d3;
 const LEFT = 46;
-const RIGHT = 10;
+const RIGHT = 20;
+const LETTER = 13;
 const HIGH = 190;
 const TOP = 26;
-const FOOT = 30;
+const FOOT = 44;
 const SILENCE_HOURS = 6;
 const LEAST = 240;
 
@@ -26,6 +27,8 @@ function legend(panels) {
   swatches.sort((a, b) => a.number - b.number).forEach((swatch) => {
     const item = document.createElement('li');
     item.className = klass(swatch);
+    d3.select(item).append('svg').attr('width', 34).attr('height', 16).attr('aria-hidden', 'true')
+      .append('path').attr('class', 'course thick').attr('d', 'M1 8h32').attr('stroke-dasharray', dash(swatch.number - 1));
     d3.select(item).append('svg').attr('class', 'swatch').attr('width', 22).attr('height', 16).attr('aria-hidden', 'true')
       .append('rect').attr('width', 22).attr('height', 16).attr('rx', 2).attr('fill', `url(#tex-${swatch.number})`);
     item.append(` ${swatch.code} ${swatch.name}`);
@@ -61,16 +64,21 @@ function drawPanel(data, panel, figure, extent) {
   const domain = [data.fromHours, data.toHours];
   const x = d3.scaleLinear().domain(domain).range([0, wide]);
   const y = d3.scaleLinear().domain(extent).nice(4).range([HIGH, 0]);
-  g.append('text').attr('class', 'name').attr('x', -LEFT + 4).attr('y', -10).text(`${panel.label}${panel.unit ? `, ${panel.unit}` : ''}`);
+  nameUp(svg, 14, panel.label, panel.unit).attr('class', 'name');
+  nameAlong(svg, LEFT + wide, TOP + HIGH + 38, 'Time since the start', domain[1] - Math.min(0, domain[0]) > 48 ? 'days' : 'hours');
   axes(g, x, y, wide, domain);
   data.looks.filter((look) => look.hours > domain[0] && look.hours <= domain[1]).forEach((look) => {
     g.append('line').attr('class', 'look').attr('x1', x(look.hours)).attr('x2', x(look.hours)).attr('y1', 0).attr('y2', HIGH).append('title').text(look.name);
   });
   const path = d3.line().defined((p) => p.value !== null).x((p) => x(p.hours)).y((p) => y(p.value));
   lines.forEach(({ line, values }) => {
-    g.append('path').attr('class', `course ${klass(line.swatch)}`).attr('d', path(values))
+    g.append('path').attr('class', `course ${klass(line.swatch)}`).attr('d', path(values)).attr('stroke-dasharray', line.swatch ? dash(line.swatch.number - 1) : null)
       .append('title').text(`${line.unit || 'whole trial'}${line.swatch ? ` · ${line.swatch.name}` : ''}, ${line.samples} samples`);
   });
+  // Each treatment's letter at the end of one of its lines.
+  const ends = [...new Map(there.filter(({ line, values }) => line.swatch && values.length)
+    .map(({ line, values }) => [line.swatch.number, { swatch: line.swatch, at: y(values.at(-1).value) }])).values()];
+  apart(ends, LETTER).forEach(({ swatch, at }) => g.append('text').attr('class', 'says').attr('x', wide + 5).attr('y', at + 4).text(swatch.code));
 }
 
 function drawProfile(profile) {
@@ -87,13 +95,14 @@ function drawProfile(profile) {
   const g = svg.append('g').attr('transform', `translate(${LEFT},${TOP})`);
   const x = d3.scaleLinear().domain([Math.min(0, d3.min(all, (a) => a.low ?? a.mean)), d3.max(all, (a) => a.high ?? a.mean)]).nice(4).range([0, wide]);
   const y = d3.scaleLinear().domain([0, d3.max(all, (a) => a.depth) * 1.1]).range([0, high]);
-  g.append('text').attr('class', 'name').attr('x', -LEFT + 4).attr('y', -10).text(`${profile.label}, ${profile.unit}, over depth`);
+  nameUp(svg, 14, 'Depth', 'cm').attr('class', 'name');
+  nameAlong(svg, LEFT + wide, TOP + high + 38, profile.label, profile.unit);
   g.append('g').attr('class', 'axis').attr('transform', `translate(0,${high})`).call(d3.axisBottom(x).ticks(4).tickSize(4));
   const left = g.append('g').attr('class', 'axis').call(d3.axisLeft(y).tickValues([...new Set(all.map((a) => a.depth))]).tickFormat((d) => `${d} cm`).tickSize(-wide));
   left.select('.domain').remove();
   profile.lines.forEach((line, i) => {
     const part = g.append('g').attr('class', klass(line.swatch));
-    part.append('path').attr('class', 'course thick').attr('d', d3.line().x((a) => x(a.mean)).y((a) => y(a.depth))(line.at));
+    part.append('path').attr('class', 'course thick').attr('stroke-dasharray', dash(line.swatch.number - 1)).attr('d', d3.line().x((a) => x(a.mean)).y((a) => y(a.depth))(line.at));
     part.selectAll('.band').data(line.at.filter((a) => a.low !== undefined)).join('line').attr('class', 'band')
       .attr('x1', (a) => x(a.low)).attr('x2', (a) => x(a.high)).attr('y1', (a) => y(a.depth) + i * 2).attr('y2', (a) => y(a.depth) + i * 2);
     part.selectAll('.point').data(line.at).join('circle').attr('class', 'point').attr('r', 4).attr('cx', (a) => x(a.mean)).attr('cy', (a) => y(a.depth));

@@ -46,7 +46,7 @@ class ReportPageTest {
     void aWaterTrialTellsWhenItIsDueForWater() {
         ReportPage page = report(ExchangeFixture.measured(), ExchangeFixture.plan());
         assertThat(page.method())
-                .anyMatch(line -> line.startsWith("2 treatments × 3 units on Tunnel shelf, laid out by lot: blocks"))
+                .anyMatch(line -> line.startsWith("2 treatments × 3 units on Tunnel shelf, drawn at random: blocks"))
                 .anyMatch(line -> line.startsWith("Due for water at 40 % of the water held"))
                 .anyMatch(line -> line.startsWith("Started Mon 1 Jun 2026, 09:00; looks: empty, dry"));
         assertThat(page.wentWrong())

@@ -19,7 +19,7 @@ final class TooFewUnits implements PlanRule {
         if (!plan.kept().isEmpty()) {
             noted.flag(
                     Flag.Severity.NOTE,
-                    "The units were chosen, not drawn by lot, from the earlier trial.",
+                    "The units were chosen, not drawn at random, from the earlier trial.",
                     "If the best were kept, what follows flatters their treatments.",
                     "Keep all units of a treatment, or say how they were chosen.");
         }

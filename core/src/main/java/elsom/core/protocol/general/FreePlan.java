@@ -18,7 +18,7 @@ public final class FreePlan {
     public static Protocol protocol() {
         return ProtocolParts.named("free-form", "Free form")
                 .tells(
-                        "Whatever you can count, weigh or score on units that were given their treatment by lot.",
+                        "Whatever you can count, weigh or score on units that were given their treatment at random.",
                         "Which mulch keeps the most moss off the plugs?")
                 .measure(MeasureParts.of("value", "Value")
                         .in(UnitOfMeasure.COUNT)
@@ -39,7 +39,7 @@ public final class FreePlan {
                 .look("start", Duration.ZERO, "value")
                 .look("end", day(14), "value", "score")
                 .prepare("Set up", Cautions.NONE, "Write down what is the same for all, and what is not.")
-                .holds("Compares only what was given by lot; whatever else differs stays in the answer.")
+                .holds("Compares only what was given at random; whatever else differs stays in the answer.")
                 .usually(4, LayoutKind.BLOCKS, 0, 0, 0)
                 .made();
     }
