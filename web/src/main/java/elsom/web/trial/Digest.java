@@ -14,6 +14,7 @@ import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A trial as lists show it, without its readings.
@@ -65,19 +66,19 @@ public record Digest(
                 standing,
                 clipped(step, LONGEST_STEP),
                 record.units().size(),
-                clipped(
-                        record.treatments().stream().map(Treatment::name).collect(Collectors.joining(NEXT)),
-                        LONGEST_NAMES),
+                clipped(seen(record).map(Treatment::name).collect(Collectors.joining(NEXT)), LONGEST_NAMES),
                 record.units().stream().map(unit -> unit.code().value()).collect(Collectors.joining(" ", " ", " ")),
                 plan.asked().crop(),
                 !record.readings().isEmpty(),
                 record.looks().stream().map(Look::hoursAfterStart).toList(),
                 clipped(
-                        record.treatments().stream()
-                                .map(Treatment::material)
-                                .distinct()
-                                .collect(Collectors.joining(NEXT)),
+                        seen(record).map(Treatment::material).distinct().collect(Collectors.joining(NEXT)),
                         LONGEST_MATERIALS));
+    }
+
+    /** Treatments that may be seen; of a blind trial none. */
+    private static Stream<Treatment> seen(TrialRecord record) {
+        return record.treatments().stream().filter(treatment -> !treatment.hidden());
     }
 
     /** The treatments by name. */

@@ -8,6 +8,7 @@ import elsom.web.AppTest;
 import elsom.web.GrowthPlan;
 import elsom.web.Web;
 import elsom.web.load.LargeTrials;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -87,6 +88,22 @@ class TrialsPageIT {
         plans.startNow(plan);
         assertThat(answers.of(lists.search(Wanted.ALL, 0, 1000).trials())).doesNotContainKey(plan);
         trials.delete(plan);
+    }
+
+    /** Of a blind trial no list tells what is in it, nor what it found. */
+    @Test
+    void aBlindTrialThatRunsTellsNeitherItsTreatmentsNorAnAnswer() {
+        TrialId blind = plans.begin(GrowthPlan.blind(), UUID.randomUUID());
+        String name = trials.snapshot(blind).treatments().get(0).name();
+        plans.startNow(blind);
+        Digest listed = lists.search(Wanted.ALL, 0, 1000).trials().stream()
+                .filter(digest -> digest.id().equals(blind))
+                .findFirst()
+                .orElseThrow();
+        assertThat(listed.treatments()).isEmpty();
+        assertThat(listed.materials()).doesNotContain(name);
+        assertThat(answers.of(List.of(listed))).isEmpty();
+        trials.delete(blind);
     }
 
     @Test
