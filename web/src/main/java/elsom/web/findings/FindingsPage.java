@@ -8,9 +8,7 @@ import elsom.core.section.Section;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.TrialHeader;
 import java.time.Instant;
-import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -104,11 +102,17 @@ public record FindingsPage(
     }
 
     private static Optional<DrawnSection> pictured(Findings findings, List<DrawnSection> sections) {
-        Map<Section, DrawnSection> drawn = new IdentityHashMap<>();
-        sections.stream()
+        List<DrawnSection> drawn = sections.stream()
                 .filter(section -> section.picture().isPresent())
-                .forEach(section -> drawn.put(section.section(), section));
-        return findings.picturing(findings.answers().get(0), drawn::containsKey).map(drawn::get);
+                .toList();
+        return findings.picturing(
+                        findings.answers().get(0), section -> of(section, drawn).isPresent())
+                .flatMap(section -> of(section, drawn));
+    }
+
+    /** As it is drawn: the very section, since two may be alike. */
+    private static Optional<DrawnSection> of(Section section, List<DrawnSection> drawn) {
+        return drawn.stream().filter(one -> one.section() == section).findFirst();
     }
 
     /** Sections that are the same on every bench. */

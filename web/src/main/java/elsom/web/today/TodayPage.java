@@ -216,7 +216,7 @@ record TodayPage(
                 due.kind() == PlanEvent.Kind.STEP ? due.care().kind().given() : Optional.empty();
         boolean open = state == CareStep.State.LATE
                 || state == CareStep.State.COMING
-                || state == CareStep.State.UNKNOWN && due.care().of() > 0;
+                || (state == CareStep.State.UNKNOWN && due.care().of() > 0);
         return kind.isEmpty() || !open
                 ? null
                 : new Tick(
