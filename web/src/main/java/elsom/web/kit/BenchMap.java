@@ -24,7 +24,7 @@ import java.util.stream.Collectors;
 /** The benches from above, to scale within each bench, with every unit on its place. Lengths are px of the drawing. */
 public record BenchMap(List<Drawn> benches) {
     private static final double WIDEST = 760;
-    private static final double WIDE = 850;
+    private static final double WIDE = 960;
     private static final double LABELS = 74;
     private static final double TOP = 34;
     private static final double BOTTOM = 30;

@@ -80,7 +80,8 @@ allDrawn.then(() => document.querySelectorAll('.sheet:not(.report, .fold:not([op
 const folds = [...document.querySelectorAll('details.fold')];
 folds.forEach((fold) => fold.addEventListener('toggle', async () => {
   if (!fold.open) return;
-  await drawShown(fold);
+  // What was opened before this script ran is being drawn with the page.
+  await Promise.all([allDrawn, drawShown(fold)]);
   if (!fold.closest('.report')) offerToKeep(fold);
 }));
 
