@@ -73,17 +73,21 @@ document.addEventListener('keydown', (event) => {
 });
 
 // A picture is offered once it is there.
-allDrawn.then(() => document.querySelectorAll('.sheet:not(.report, .fold:not([open]))').forEach(offerToKeep));
+allDrawn.then(() => document.querySelectorAll('.sheet:not(.report, .fold)').forEach(offerToKeep));
 
 // ---- what is folded ----
 
 const folds = [...document.querySelectorAll('details.fold')];
-folds.forEach((fold) => fold.addEventListener('toggle', async () => {
+async function opened(fold) {
   if (!fold.open) return;
   // What was opened before this script ran is being drawn with the page.
   await Promise.all([allDrawn, drawShown(fold)]);
   if (!fold.closest('.report')) offerToKeep(fold);
-}));
+}
+folds.forEach((fold) => {
+  fold.addEventListener('toggle', () => opened(fold));
+  opened(fold);
+});
 
 /** Unfolds what the address names. */
 function unfold() {
