@@ -123,13 +123,19 @@ class Answers {
                 : String.valueOf(revision);
     }
 
+    /** Forgets it on the worker's thread alone: the map is being changed by this one while it begins. */
     private CompletableFuture<Void> begin(TrialId id) {
-        return CompletableFuture.runAsync(() -> work(id), worker).whenComplete((done, failed) -> {
-            begun.remove(id);
-            if (failed != null) {
-                LOG.warn("the answer of trial {} could not be worked out", id, failed);
-            }
-        });
+        return CompletableFuture.runAsync(
+                () -> {
+                    try {
+                        work(id);
+                    } catch (RuntimeException failed) {
+                        LOG.warn("the answer of trial {} could not be worked out", id, failed);
+                    } finally {
+                        begun.remove(id);
+                    }
+                },
+                worker);
     }
 
     private void work(TrialId id) {
