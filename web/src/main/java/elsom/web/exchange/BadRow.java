@@ -7,7 +7,7 @@ package elsom.web.exchange;
  * @param row as a spreadsheet numbers it: the header is row 1; 0 for the file as a whole
  * @param reason what is wrong, with the value, and what would be accepted
  */
-record BadRow(String file, long row, String reason) {
+public record BadRow(String file, long row, String reason) {
     /** Where in the file: "units.csv, row 3". */
     public String where() {
         return (file.isEmpty() ? "" : file + (row > 0 ? ", " : "")) + (row > 0 ? "row " + row : "");

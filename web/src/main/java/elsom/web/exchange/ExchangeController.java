@@ -17,9 +17,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Consumer;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
@@ -41,9 +39,11 @@ class ExchangeController {
     private final Plans plans;
     private final Logbook logbook;
     private final PackageParts parts;
+    private final TrialImport zips;
     private final Clock clock;
 
-    ExchangeController(Trials trials, Plans plans, Logbook logbook, PackageParts parts, Clock clock) {
+    ExchangeController(Trials trials, Plans plans, Logbook logbook, PackageParts parts, TrialImport zips, Clock clock) {
+        this.zips = zips;
         this.parts = parts;
         this.trials = trials;
         this.plans = plans;
@@ -135,17 +135,11 @@ class ExchangeController {
 
     @PostMapping("/trials/import")
     ModelAndView importTrial(@RequestParam MultipartFile file, @RequestParam UUID token) throws IOException {
-        List<BadRow> problems = new ArrayList<>();
-        PackageZip.Opened opened = PackageZip.open(file.getInputStream(), parts.paths(), problems);
-        Optional<WholeTrial> read =
-                problems.isEmpty() ? new TrialPackageReader(opened, problems).read() : Optional.empty();
-        List<Consumer<TrialId>> beside = read.map(whole -> parts.read(opened.files(), whole.record(), problems))
-                .orElse(List.of());
-        if (read.isEmpty() || !problems.isEmpty()) {
-            return answered("exchange/import", new ImportPage(name(file), problems, token), false);
-        }
-        TrialId id = parts.create(read.get(), beside, token);
-        return new ModelAndView("redirect:/trials/" + id);
+        TrialImport.Outcome outcome = zips.readIn(file.getInputStream(), token);
+        return outcome.trial()
+                .map(id -> new ModelAndView("redirect:/trials/" + id))
+                .orElseGet(() ->
+                        answered("exchange/import", new ImportPage(name(file), outcome.problems(), token), false));
     }
 
     private static ModelAndView answered(String view, Object page, boolean good) {

@@ -6,6 +6,7 @@ import elsom.core.trial.TrialId;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -42,6 +43,9 @@ interface PracticeMapper {
 
     @Update("update trial set practice = true where id = #{id}")
     void mark(TrialId id);
+
+    @Select("select id from trial where draft_token = #{token}")
+    Optional<TrialId> example(UUID token);
 
     @Select("select * from practice where trial_id = #{id}")
     Optional<Row> find(TrialId id);
