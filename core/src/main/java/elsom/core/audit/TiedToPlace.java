@@ -3,6 +3,7 @@ package elsom.core.audit;
 import elsom.core.design.Balance;
 import elsom.core.design.LayoutKind;
 import elsom.core.design.Rotation;
+import elsom.core.notebook.Notebook;
 import elsom.core.trial.ExperimentalUnit;
 import elsom.core.trial.TrialRecord;
 import java.util.ArrayList;
@@ -30,12 +31,13 @@ final class TiedToPlace implements AuditRule {
     @Override
     public List<Fault> check(AuditCase trial) {
         TrialRecord stood = Rotation.at(trial.record(), trial.now());
-        if (trial.copied()
+        if (Notebook.copied(trial.record())
                 || !trial.compares()
                 || trial.byTreatment().values().stream().anyMatch(units -> units.size() < FEWEST)) {
             return List.of();
         }
-        boolean byHand = !trial.plan().arrangement().moves().isEmpty();
+        boolean byHand =
+                trial.copied() || !trial.plan().arrangement().moves().isEmpty();
         List<Balance.Tie> ties = Balance.of(stood.benches(), stood.units()).ties().stream()
                 .filter(tie -> tie.kind() == Balance.Tie.Kind.PLACE)
                 .toList();
@@ -43,7 +45,8 @@ final class TiedToPlace implements AuditRule {
             return List.of(fault(
                     stood,
                     ties.get(0).treatment(),
-                    "It was put there by hand: " + trial.name(ties.get(0).treatment()) + " "
+                    (trial.copied() ? "No lot put it there, as far as is known: " : "It was put there by hand: ")
+                            + trial.name(ties.get(0).treatment()) + " "
                             + ties.get(0).what() + ".",
                     Grade.UNFAIR));
         }

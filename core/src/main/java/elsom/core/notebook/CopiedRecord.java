@@ -28,7 +28,7 @@ import java.util.regex.Pattern;
 /**
  * The readings, losses and care of a copied trial.
  *
- * @param days of its looks; empty where one look holds all
+ * @param days of the looks that were; empty where one look holds all, and where none was yet
  */
 record CopiedRecord(Notebook notebook, List<LocalDate> days, ZoneId zone) {
     private static final String STATION = "Notebook";
@@ -48,6 +48,7 @@ record CopiedRecord(Notebook notebook, List<LocalDate> days, ZoneId zone) {
     /** A drawn trial with what the notebook says of each pot. */
     TrialRecord filled(TrialRecord drawn, List<List<Notebook.Pot>> byTreatment) {
         List<ExperimentalUnit> units = new ArrayList<>();
+        List<String> names = new ArrayList<>();
         List<Reading> readings = new ArrayList<>();
         List<Mishap> mishaps = new ArrayList<>();
         Map<Integer, Integer> taken = new HashMap<>();
@@ -56,15 +57,17 @@ record CopiedRecord(Notebook notebook, List<LocalDate> days, ZoneId zone) {
             int next = taken.merge(unit.treatment(), 1, Integer::sum) - 1;
             if (next < own.size()) {
                 units.add(unit);
+                names.add(own.get(next).name().startsWith(Line.ROW) ? "" : own.get(next).name());
                 written(drawn, unit, own.get(next), readings, mishaps);
             }
         }
+        Optional<Stands> stands = notebook.going().stands();
         TrialRecord record = TrialRecord.of(
                 drawn.trial(),
                 drawn.treatments(),
                 drawn.containers(),
-                drawn.benches(),
-                units,
+                stands.map(where -> List.of(where.bench())).orElse(drawn.benches()),
+                stands.map(where -> where.placed(units, names, drawn.treatments())).orElse(units),
                 drawn.endpoints(),
                 drawn.looks(),
                 readings,
@@ -93,7 +96,11 @@ record CopiedRecord(Notebook notebook, List<LocalDate> days, ZoneId zone) {
     private void written(
             TrialRecord drawn, ExperimentalUnit unit, Notebook.Pot pot, List<Reading> readings, List<Mishap> mishaps) {
         Optional<LocalDate> over = Optional.empty();
-        for (Look look : drawn.looks()) {
+        List<Look> were = notebook.going().goesOn() ? drawn.looks().subList(0, days.size()) : drawn.looks();
+        if (were.isEmpty()) {
+            called(drawn.looks().get(0), pot, unit, drawn.trial().start(), mishaps);
+        }
+        for (Look look : were) {
             Optional<LocalDate> day = days.isEmpty() ? Optional.empty() : Optional.of(days.get(look.number() - 1));
             Optional<Line> line = days.isEmpty()
                     ? Optional.of(pot.lines().get(0))
@@ -115,9 +122,16 @@ record CopiedRecord(Notebook notebook, List<LocalDate> days, ZoneId zone) {
             if (over.isEmpty() && mishaps(look, unit, line, when, mishaps)) {
                 over = day;
             }
-            if (look.number() == 1 && !pot.name().isEmpty() && !pot.name().startsWith(Line.ROW)) {
-                mishaps.add(mishap(mishaps, MishapKind.NOTE, "called " + pot.name() + " there", unit, look, when));
+            if (look.number() == 1) {
+                called(look, pot, unit, when, mishaps);
             }
+        }
+    }
+
+    private static void called(
+            Look look, Notebook.Pot pot, ExperimentalUnit unit, Instant when, List<Mishap> mishaps) {
+        if (!pot.name().isEmpty() && !pot.name().startsWith(Line.ROW)) {
+            mishaps.add(mishap(mishaps, MishapKind.NOTE, "called " + pot.name() + " there", unit, look, when));
         }
     }
 

@@ -70,7 +70,7 @@ final class Copying {
                 .flatMap(List::stream)
                 .filter(pot -> pot.lines().size() > 1)
                 .toList();
-        if (again.isEmpty()) {
+        if (again.isEmpty() && !notebook.going().goesOn()) {
             return List.of();
         }
         again.forEach(pot -> pot.lines().stream()
@@ -86,17 +86,20 @@ final class Copying {
                                 .anyMatch(value -> value.value().isPresent()))
                 .findFirst()
                 .ifPresent(line -> {
-                    throw new IllegalArgumentException("Others were read on several days: on which was “"
-                            + line.treatment() + "”, pot " + line.pot() + "? Accepted: 3 May 2026");
+                    String pot = line.pot().isEmpty() ? "" : ", pot " + line.pot();
+                    throw new IllegalArgumentException((again.isEmpty()
+                                    ? "It is still under way: on which day was “"
+                                    : "Others were read on several days: on which was “")
+                            + line.treatment() + "”" + pot + " read? Accepted: 3 May 2026");
                 });
         List<LocalDate> all = notebook.lines().stream()
                 .flatMap(line -> line.on().stream())
                 .distinct()
                 .sorted()
                 .toList();
-        if (all.size() > PlannedLook.MOST) {
+        if (all.size() + notebook.going().coming().size() > PlannedLook.MOST) {
             throw new IllegalArgumentException(
-                    "They were read on " + all.size() + " days; at most " + PlannedLook.MOST + " looks are kept.");
+                    "They are read on " + (all.size() + notebook.going().coming().size()) + " days; at most " + PlannedLook.MOST + " looks are kept.");
         }
         return all;
     }
@@ -105,7 +108,8 @@ final class Copying {
         Plan plan = plan();
         TrialRecord drawn = plan.draw(new TrialId(1));
         drawn = drawn.with(drawn.trial().begun(false));
-        return new Notebook.Copied(plan, new CopiedRecord(notebook, days, zone).filled(drawn, inOrder(plan)));
+        TrialRecord filled = new CopiedRecord(notebook, days, zone).filled(drawn, inOrder(plan));
+        return new Notebook.Copied(plan, filled);
     }
 
     /** The pots of each treatment, in the order of the plan's treatments. */
@@ -136,7 +140,7 @@ final class Copying {
                 new Arrangement(
                         LayoutKind.COMPLETELY_RANDOM,
                         Math.min(Arrangement.MOST_REPLICATES, most),
-                        List.of(Site.named(Notebook.PLACE)),
+                        List.of(Site.named(notebook.going().stands().isPresent() ? Stands.NAME : Notebook.PLACE)),
                         true,
                         0,
                         false,
@@ -151,10 +155,10 @@ final class Copying {
     private List<PlannedLook> looks(Instant start, List<Measure> measures) {
         List<EndpointCode> codes =
                 measures.stream().map(measure -> measure.endpoint().code()).toList();
-        if (days.isEmpty()) {
+        if (days.isEmpty() && !notebook.going().goesOn()) {
             return List.of(new PlannedLook("as written down", since(start, last()), codes));
         }
-        return days.stream()
+        return Stream.concat(days.stream(), notebook.going().coming().stream())
                 .map(day -> new PlannedLook(Notebook.DAY.format(day), since(start, at(day)), codes))
                 .toList();
     }
@@ -295,8 +299,11 @@ final class Copying {
 
     /** What the notebook does not say, in words. */
     private String unknown() {
-        List<String> missing = new ArrayList<>(List.of(
-                "where units stood",
+        List<String> missing = new ArrayList<>();
+        if (notebook.going().stands().isEmpty()) {
+            missing.add("where units stood");
+        }
+        missing.addAll(List.of(
                 "what they stood in",
                 "whether lots were drawn",
                 notebook.waterings().isEmpty() ? "water and feed" : "water and feed besides",
@@ -307,6 +314,9 @@ final class Copying {
         if (notebook.lines().stream().anyMatch(line -> line.on().isEmpty())) {
             missing.add(Notebook.SOME_DAYS);
         }
-        return "Not written down: " + String.join(", ", missing);
+        String since = notebook.going().goesOn()
+                ? "Taken up under way on " + Notebook.DAY.format(notebook.going().takenUp()) + ". "
+                : "";
+        return since + "Not written down: " + String.join(", ", missing);
     }
 }

@@ -26,6 +26,7 @@ import java.util.Set;
  * @param begun when it began; empty where it is not known
  * @param waterings what every pot got, where that is written down
  * @param factors what the treatments and the second thing that was varied are called; both empty without a second
+ * @param going what is still to come of it
  */
 public record Notebook(
         String question,
@@ -33,7 +34,8 @@ public record Notebook(
         Optional<LocalDate> begun,
         List<Line> lines,
         List<Watering> waterings,
-        Factors factors) {
+        Factors factors,
+        Going going) {
     public static final int MOST_MEASURED = 3;
     public static final int MOST_LINES = 600;
     /** What is said where the day of some readings is not known. */
@@ -110,6 +112,13 @@ public record Notebook(
             }
         }
         waterings = Bounds.list("waterings", waterings, 0, MOST_WATERINGS);
+        lines.stream()
+                .filter(line -> line.on().filter(going.coming()::contains).isPresent())
+                .findFirst()
+                .ifPresent(line -> {
+                    throw new IllegalArgumentException(DAY.format(line.on().orElseThrow())
+                            + " was read already, and is still to come. Which is right?");
+                });
         onlyOnceADay(lines);
         LocalDate first = begun.orElse(LocalDate.MIN);
         lines.stream()
@@ -122,10 +131,19 @@ public record Notebook(
                 });
     }
 
-    /** Whether a trial was copied in: its units stand where nobody wrote down. */
+    /** Whether units stand where nobody wrote down. */
     public static boolean copied(TrialRecord record) {
+        return standsOn(record, PLACE);
+    }
+
+    /** Whether it was taken up under way, with its units where they stood. */
+    public static boolean takenUp(TrialRecord record) {
+        return standsOn(record, Stands.NAME);
+    }
+
+    private static boolean standsOn(TrialRecord record, String bench) {
         return !record.benches().isEmpty()
-                && record.benches().stream().allMatch(bench -> bench.name().equals(PLACE));
+                && record.benches().stream().allMatch(one -> one.name().equals(bench));
     }
 
     private static void onlyOnceADay(List<Line> lines) {

@@ -12,6 +12,7 @@ public enum Box {
     TEMPERATURE("21.5 °C or 68 °F"),
     TIME_SPAN("10 days or 36 h"),
     DATE("26 Nov 2026"),
+    DAY_PLANNED("26 Nov 2026"),
     SHARE("25 % or 1/4"),
     COUNT_OF_N("7 of 10"),
     SCORE("3, or 2, tips scorched"),

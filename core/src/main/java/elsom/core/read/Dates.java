@@ -10,12 +10,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 
-/** The day of a reading: never one to come, and none that may be two. */
+/** A day: of a reading never one to come, of a plan any; none that may be two. */
 final class Dates {
     private static final Map<String, Integer> WEEKDAYS =
             Map.of("monday", 1, "tuesday", 2, "wednesday", 3, "thursday", 4, "friday", 5, "saturday", 6, "sunday", 7);
     private static final int EARLIEST = 1970;
     private static final int CENTURY = 2000;
+    private static final int SOON = 6;
 
     private Dates() {}
 
@@ -35,6 +36,10 @@ final class Dates {
     }
 
     private static Read future(Piece piece, LocalDate date) {
+        return piece.box() == Box.DAY_PLANNED ? day(piece, date) : refusedAsToCome(piece, date);
+    }
+
+    private static Read refusedAsToCome(Piece piece, LocalDate date) {
         return new Read.Refused(
                 "“" + piece.plain() + "” is " + date + ", and a reading can't lie in the future", Box.DATE.example());
     }
@@ -156,11 +161,26 @@ final class Dates {
             return new Read.Ask("Of which year is “" + piece.plain() + "”?");
         }
         LocalDate date = LocalDate.of(today.getYear(), month, day);
+        if (piece.box() == Box.DAY_PLANNED) {
+            return nextSuch(piece, today, date);
+        }
         return date.isAfter(today)
                 ? new Read.Ask(
                         "“" + piece.plain() + "” of " + today.getYear() + " is still to come: is it last year's,",
                         List.of(date.minusYears(1).toString()))
                 : day(piece, date);
+    }
+
+    /** A planned day without a year is the next such; asked about where this year's is hardly over. */
+    private static Read nextSuch(Piece piece, LocalDate today, LocalDate date) {
+        LocalDate next = date.plusYears(1);
+        return !date.isBefore(today)
+                ? day(piece, date)
+                : next.isBefore(today.plusMonths(SOON))
+                        ? day(piece, next)
+                        : new Read.Ask(
+                                "“" + piece.plain() + "” of " + today.getYear() + " is over: is it next year's,",
+                                List.of(next.toString()));
     }
 
     private static Read numbered(Piece piece, LocalDate today, List<Integer> numbers) {

@@ -39,6 +39,7 @@ public final class Reader {
             "--",
             "missing");
     private static final Set<Box> PLANNED = Set.of(
+            Box.DAY_PLANNED,
             Box.TIME_SPAN,
             Box.SHARE,
             Box.DOSE_LEVEL,
@@ -100,7 +101,7 @@ public final class Reader {
     private static Read eachWay(Box box, String plain, Known known) {
         boolean joined = box != Box.DOSE_LIST && box != Box.FREE;
         List<Token> tokens = Token.of(plain, joined);
-        if (box != Box.DATE && tokens.stream().anyMatch(t -> t.kind() == Token.Kind.BROKEN)) {
+        if (box != Box.DATE && box != Box.DAY_PLANNED && tokens.stream().anyMatch(t -> t.kind() == Token.Kind.BROKEN)) {
             if (box != Box.DOSE_LIST && box != Box.FREE && box != Box.MIX) {
                 return new Read.Refused("Two decimal marks in “" + plain + "”", box.example());
             }
@@ -140,7 +141,7 @@ public final class Reader {
         return switch (piece.box()) {
             case MASS, VOLUME, LENGTH, AREA, TEMPERATURE, TIME_SPAN, PH, EC, CONCENTRATION, NUTRIENT_PPM ->
                 Physical.read(piece);
-            case DATE -> Dates.read(piece);
+            case DATE, DAY_PLANNED -> Dates.read(piece);
             case SHARE -> Shares.read(piece);
             case COUNT_OF_N -> Counts.ofN(piece);
             case SCORE -> Counts.score(piece);

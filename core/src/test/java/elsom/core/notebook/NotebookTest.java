@@ -38,7 +38,7 @@ class NotebookTest {
         Notebook.Factors factors = pages.headings()
                 .map(read -> new Notebook.Factors(read.title(Holds.TREATMENT), read.title(Holds.SECOND)))
                 .orElse(Notebook.Factors.NONE);
-        return new Notebook("Which holds longest?", measured, Optional.empty(), pages.lines(), List.of(), factors);
+        return new Notebook("Which holds longest?", measured, Optional.empty(), pages.lines(), List.of(), factors, Going.over(TODAY));
     }
 
     private static List<Line> lines(String text, List<Notebook.Measured> measured, Map<Integer, String> problems) {
@@ -126,14 +126,18 @@ class NotebookTest {
         assertThat(copied.record().treatment(2).isControl()).isFalse();
     }
 
-    @Test
-    void theAuditSaysWhatIsNotKnownAndWhatThatLeaves() {
-        Notebook.Copied copied = notebook("bag one; 420\nbag two; 515").copied(ZONE, NOW, 7);
+    private static Audit audited(Notebook.Copied copied) {
         Findings findings = Protocols.find(copied.plan().protocol())
                 .orElseThrow()
                 .findings(Evidence.of(copied.plan(), copied.record(), OptionalInt.empty()));
-        Audit audit = Audit.of(
+        return Audit.of(
                 new AuditCase(copied.plan(), copied.record(), findings, List.of(), NOW.plus(Duration.ofDays(1))));
+    }
+
+    @Test
+    void theAuditSaysWhatIsNotKnownAndWhatThatLeaves() {
+        Notebook.Copied copied = notebook("bag one; 420\nbag two; 515").copied(ZONE, NOW, 7);
+        Audit audit = audited(copied);
         assertThat(audit.grade()).isEqualTo(Grade.UNFAIR);
         assertThat(audit.faults())
                 .extracting(Fault::code)
@@ -283,7 +287,8 @@ class NotebookTest {
                         Optional.empty(),
                         lines("one; 12; 3 May 2026\ntwo; 13; 3 May 2026", WEIGHT, problems),
                         waterings,
-                        Notebook.Factors.NONE)
+                        Notebook.Factors.NONE,
+                        Going.over(TODAY))
                 .copied(ZONE, NOW, 7);
         assertThat(copied.record().given())
                 .extracting(given -> given.kind() + " " + given.what() + " "
@@ -292,5 +297,83 @@ class NotebookTest {
         Watering.read("?; 200 mL\n3 May 2026\n3 May 2026; plenty\n3 May 2026; 0 mL", TODAY, problems);
         assertThat(problems).hasSize(4);
         assertThat(problems.get(1)).contains("no day that is known");
+    }
+
+    private static Notebook.Copied underWay(String lines, String coming, String stands) {
+        Map<Integer, String> problems = new HashMap<>();
+        Notebook.Pages pages = Notebook.read(lines, WEIGHT, List.of(), TODAY, problems);
+        assertThat(problems).isEmpty();
+        Optional<Stands> where = stands.isEmpty() ? Optional.empty() : Optional.of(Stands.read(stands));
+        return new Notebook(
+                        "Which?",
+                        WEIGHT,
+                        Optional.of(LocalDate.of(2026, 5, 1)),
+                        pages.lines(),
+                        List.of(),
+                        Notebook.Factors.NONE,
+                        new Going(Going.days(coming, TODAY), where, TODAY))
+                .copied(ZONE, NOW, 7);
+    }
+
+    @Test
+    void aTrialUnderWayGoesOnWhereItStands() {
+        Notebook.Copied copied = underWay(
+                "mould; 420; 3 May 2026\nmould; 415; 3 May 2026\nfibre; 390; 3 May 2026\nfibre; ?; 3 May 2026; lost\nfibre; 400; 3 May 2026",
+                "20 June 2026\n12 June 2026",
+                "A B - B\nB A");
+        assertThat(copied.record().looks())
+                .extracting(look -> look.name())
+                .containsExactly("3 May 2026", "12 Jun 2026", "20 Jun 2026");
+        assertThat(copied.record().nextLook().orElseThrow().name()).isEqualTo("12 Jun 2026");
+        assertThat(copied.record().readings()).hasSize(4);
+        assertThat(copied.record().mishaps()).extracting(one -> one.kind()).containsExactly(MishapKind.TAKEN);
+        assertThat(copied.record().units())
+                .extracting(unit -> unit.treatment() + " at " + unit.position().row() + ","
+                        + unit.position().column())
+                .containsExactlyInAnyOrder("1 at 1,1", "2 at 1,2", "2 at 1,4", "2 at 2,1", "1 at 2,2");
+        assertThat(copied.plan().origin().change())
+                .startsWith("Taken up under way on 1 Jun 2026. Not written down: what they stood in, whether lots");
+        assertThat(Notebook.takenUp(copied.record())).isTrue();
+    }
+
+    @Test
+    void nothingIsAskedOfAPotThatWasNotReadYet() {
+        Notebook.Copied copied = underWay("a; ?\na; ?\nb; ?\nb; ?", "12 June 2026", "");
+        assertThat(copied.record().looks()).hasSize(1);
+        assertThat(copied.record().mishaps()).isEmpty();
+        assertThat(Notebook.copied(copied.record())).isTrue();
+    }
+
+    @Test
+    void whatStandsInARowByItselfIsToldOfTheAudit() {
+        Notebook.Copied copied = underWay(
+                "a; 1; 3 May 2026\na; 2; 3 May 2026\na; 2; 3 May 2026\nb; 3; 3 May 2026\nb; 4; 3 May 2026\nb; 4; 3 May 2026",
+                "12 June 2026",
+                "A A A\nB B B");
+        assertThat(audited(copied).faults())
+                .filteredOn(fault -> fault.code() == FaultCode.PLACE)
+                .extracting(Fault::seen)
+                .singleElement()
+                .asString()
+                .startsWith("No lot put it there, as far as is known");
+    }
+
+    @Test
+    void potsFoundByNameAndWhatDoesNotFitIsTold() {
+        String pots = "Treatment; Pot; Weight; Day\na; x1; 1; 3 May 2026\na; x2; 2; 3 May 2026\nb; y1; 3; 3 May 2026";
+        assertThat(underWay(pots, "12 June 2026", "y1 x2 x1").record().units().stream()
+                        .filter(unit -> unit.treatment() == 2)
+                        .map(unit -> unit.position().column()))
+                .containsExactly(1);
+        assertThatThrownBy(() -> underWay(pots, "12 June 2026", "A B A A"))
+                .isInstanceOf(Stands.Unfit.class)
+                .hasMessageContaining("more often");
+        assertThatThrownBy(() -> underWay(pots, "12 June 2026", "A B")).hasMessageContaining("1 pot of “A”");
+        assertThatThrownBy(() -> underWay(pots, "12 June 2026", "A B D")).hasMessageContaining("A is a, B is b");
+        assertThatThrownBy(() -> underWay(pots, "3 May 2026", "")).hasMessageContaining("is over");
+        assertThatThrownBy(() -> underWay(pots, "12 June 2026\n2026-06-12", "")).hasMessageContaining("twice");
+        assertThatThrownBy(() -> underWay(pots, "12 to 14 June", "")).hasMessageContaining("Which day is");
+        assertThatThrownBy(() -> underWay("a; 1\nb; 2; 3 May 2026", "12 June 2026", ""))
+                .hasMessageContaining("still under way: on which day was “a” read");
     }
 }

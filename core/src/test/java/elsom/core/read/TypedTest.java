@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import elsom.core.quantity.Quantity;
 import elsom.core.quantity.UnitOfMeasure;
+import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -150,5 +151,22 @@ class TypedTest {
                 .isInstanceOfSatisfying(
                         Typed.Understood.class,
                         understood -> assertThat(understood.stored().value()).isEqualTo(value));
+    }
+
+    @Test
+    void aPlannedDayMayBeToComeAndWithoutAYearIsTheNext() {
+        Known december = Known.on(LocalDate.of(2026, 12, 1));
+        assertThat(Reader.read(Box.DAY_PLANNED, "12 June 2027", december)).hasToString(day("2027-06-12"));
+        assertThat(Reader.read(Box.DAY_PLANNED, "tomorrow", december)).hasToString(day("2026-12-02"));
+        assertThat(Reader.read(Box.DAY_PLANNED, "4 Jan", december)).hasToString(day("2027-01-04"));
+        assertThat(Reader.read(Box.DAY_PLANNED, "24 Dec", december)).hasToString(day("2026-12-24"));
+        assertThat(Reader.read(Box.DAY_PLANNED, "20 Nov", december)).isInstanceOf(Read.Ask.class);
+        assertThat(Reader.read(Box.DAY_PLANNED, "4/5", december)).isInstanceOf(Read.Ask.class);
+        assertThat(Reader.read(Box.DAY_PLANNED, "?", december)).isInstanceOf(Read.Ask.class);
+        assertThat(Reader.read(Box.DATE, "12 June 2027", december)).isInstanceOf(Read.Refused.class);
+    }
+
+    private static String day(String iso) {
+        return new Read.Value(new Read.Day(LocalDate.parse(iso)), "date").toString();
     }
 }

@@ -3,6 +3,7 @@ package elsom.core.trial;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elsom.core.flag.FlagCode;
+import elsom.core.notebook.Going;
 import elsom.core.notebook.Notebook;
 import elsom.core.plan.Direction;
 import elsom.core.protocol.Protocols;
@@ -72,7 +73,7 @@ class UnderLimitTest {
         Notebook.Pages pages = Notebook.read(lines, SALT, List.of(), LocalDate.of(2026, 6, 1), problems);
         assertThat(problems).isEmpty();
         Notebook.Copied copied = new Notebook(
-                        "Which?", SALT, Optional.empty(), pages.lines(), List.of(), Notebook.Factors.NONE)
+                        "Which?", SALT, Optional.empty(), pages.lines(), List.of(), Notebook.Factors.NONE, Going.over(LocalDate.of(2026, 6, 1)))
                 .copied(ZoneOffset.UTC, Instant.parse("2026-06-01T08:00:00Z"), 7);
         return Protocols.find(copied.plan().protocol())
                 .orElseThrow()

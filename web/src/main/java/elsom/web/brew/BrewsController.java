@@ -1,5 +1,9 @@
 package elsom.web.brew;
 
+import elsom.core.read.Box;
+import elsom.core.read.Moments;
+import java.time.ZoneId;
+import java.time.LocalDate;
 import elsom.core.brew.BrewReading;
 import elsom.core.brew.Recipe;
 import elsom.core.brew.Refeeding;
@@ -19,8 +23,6 @@ import elsom.web.trial.Trials;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDateTime;
-import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -233,11 +235,12 @@ class BrewsController {
         }
         Instant at;
         try {
-            at = LocalDateTime.parse(typed.strip())
-                    .atZone(record.trial().zone())
+            ZoneId zone = record.trial().zone();
+            at = Moments.at(typed, Box.DAY_PLANNED, LocalDate.ofInstant(clock.instant(), zone))
+                    .atZone(zone)
                     .toInstant();
-        } catch (DateTimeParseException unreadable) {
-            throw new Refusal("“" + typed.strip() + "” is no day and time. Accepted: 2026-06-01T14:05, or nothing.");
+        } catch (IllegalArgumentException unreadable) {
+            throw new Refusal(unreadable.getMessage() + ", or nothing.");
         }
         TrialId id = record.trial().id();
         List<BrewReading> log = brews.log(id);

@@ -14,6 +14,7 @@ import elsom.web.kit.TrialHeader;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -40,7 +41,8 @@ class TwoController {
     /** A unit with both figures. */
     public record Row(Swatch swatch, String code, String x, String y) {}
 
-    private record Scatter(String x, String y, List<Dot> dots) {}
+    /** @param most what a figure can't be above; empty where it can */
+    private record Scatter(String x, String y, List<Dot> dots, OptionalDouble mostX, OptionalDouble mostY) {}
 
     private record Dot(Swatch swatch, String code, double x, double y) {}
 
@@ -92,12 +94,16 @@ class TwoController {
                 x.code(),
                 y.code(),
                 says(x, y, Together.of(pairs)),
-                Json.of(new Scatter(axis(x), axis(y), dots)),
+                Json.of(new Scatter(axis(x), axis(y), dots, most(x), most(y))),
                 rows);
     }
 
     private static double scale(FigureKind kind) {
         return kind.unit() == UnitOfMeasure.FRACTION ? 100 : 1;
+    }
+
+    private static OptionalDouble most(FigureKind kind) {
+        return kind.unit() == UnitOfMeasure.FRACTION ? OptionalDouble.of(100) : OptionalDouble.empty();
     }
 
     private static String axis(FigureKind kind) {

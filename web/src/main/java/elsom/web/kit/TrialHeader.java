@@ -100,10 +100,11 @@ public record TrialHeader(
         String protocol = Protocols.find(record.trial().protocol())
                 .map(found -> found.name())
                 .orElse(record.trial().protocol().value());
-        if (Notebook.copied(record)) {
+        boolean takenUp = Notebook.takenUp(record);
+        if (takenUp || Notebook.copied(record)) {
             int treatments = record.treatments().size();
             return protocol + " · " + treatments + (treatments == 1 ? " treatment" : " treatments") + ", "
-                    + record.units().size() + " units · copied from a notebook";
+                    + record.units().size() + " units · " + (takenUp ? "taken up under way" : "copied from a notebook");
         }
         int replicates =
                 record.units().stream().mapToInt(unit -> unit.replicate()).max().orElse(0);

@@ -11,6 +11,8 @@ import elsom.core.plan.Schedule;
 import elsom.core.plan.WateringSchool;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Box;
+import elsom.core.read.Moments;
 import elsom.core.trial.EndpointCode;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
@@ -20,7 +22,6 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
@@ -74,14 +75,14 @@ final class DatesPart implements PartOfForm {
                     .put(STEPS, i, "until", step.every().isZero() ? "" : span(step.until()));
         }
         for (int i = 0; i < s.hours().away().size(); i++) {
-            filling.put(AWAY, i, "from", s.hours().away().get(i).from())
-                    .put(AWAY, i, "to", s.hours().away().get(i).to());
+            filling.put(AWAY, i, "from", Moments.written(s.hours().away().get(i).from()))
+                    .put(AWAY, i, "to", Moments.written(s.hours().away().get(i).to()));
         }
         return filling.form();
     }
 
     private static String local(Instant at, ZoneId zone) {
-        return LocalDateTime.ofInstant(at, zone).truncatedTo(ChronoUnit.MINUTES).toString();
+        return Moments.written(LocalDateTime.ofInstant(at, zone));
     }
 
     /** As {@link Problems#span} reads it. */
@@ -143,9 +144,9 @@ final class DatesPart implements PartOfForm {
 
     private static Instant instant(String field, String text, ZoneId zone, Instant fallback, Problems problems) {
         try {
-            return LocalDateTime.parse(text).atZone(zone).toInstant();
-        } catch (DateTimeException unreadable) {
-            problems.add(field, "A day and time. Accepted: 2026-11-25T14:00.");
+            return Moments.at(text, Box.DAY_PLANNED, LocalDate.now(zone)).atZone(zone).toInstant();
+        } catch (IllegalArgumentException unreadable) {
+            problems.add(field, String.valueOf(unreadable.getMessage()));
             return fallback;
         }
     }
@@ -238,6 +239,10 @@ final class DatesPart implements PartOfForm {
         return steps;
     }
 
+    private static LocalDate day(String text) {
+        return Moments.day(text, Box.DAY_PLANNED, LocalDate.now(ZoneId.systemDefault()));
+    }
+
     private static Hours hours(Form form, Problems problems) {
         List<Hours.Away> away = new ArrayList<>();
         for (int i = 0; i < form.lines(AWAY); i++) {
@@ -247,8 +252,7 @@ final class DatesPart implements PartOfForm {
                 problems.tried(
                                 Form.name(AWAY, i, "from"),
                                 () -> new Hours.Away(
-                                        LocalDate.parse(from.isEmpty() ? to : from),
-                                        LocalDate.parse(to.isEmpty() ? from : to)))
+                                        day(from.isEmpty() ? to : from), day(to.isEmpty() ? from : to)))
                         .ifPresent(away::add);
             }
         }

@@ -1,14 +1,18 @@
 package elsom.web.plan;
 
+import elsom.core.notebook.Going;
 import elsom.core.notebook.Headings;
 import elsom.core.notebook.Holds;
 import elsom.core.notebook.Line;
 import elsom.core.notebook.Note;
 import elsom.core.notebook.Notebook;
+import elsom.core.notebook.Stands;
 import elsom.core.notebook.Watering;
 import elsom.core.plan.Direction;
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
+import elsom.core.read.Box;
+import elsom.core.read.Moments;
 import elsom.core.trial.Treatment;
 import elsom.core.trial.Trial;
 import elsom.core.trial.TrialId;
@@ -19,6 +23,7 @@ import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -27,6 +32,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.http.HttpStatus;
@@ -41,6 +47,7 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 class NotebookController {
     private static final String MEASURED = "measured";
+    private static final DateTimeFormatter WRITTEN = DateTimeFormatter.ofPattern("EEE d MMM uuuu", Locale.ENGLISH);
     private static final int LONGEST = 40_000;
 
     private final Trials trials;
@@ -71,6 +78,7 @@ class NotebookController {
      *
      * @param headings as they stand in the first row, joined; empty without such a row
      * @param second what the second factor is called; empty without one
+     * @param going what is still to come, and where units stand; empty of a trial that is over
      * @param whole all that is read, to know whether it was shown as it now stands
      */
     record Read(
@@ -80,6 +88,7 @@ class NotebookController {
             boolean pots,
             String second,
             Optional<String> again,
+            String going,
             List<String> names,
             List<Shown> shown,
             String whole) {}
@@ -89,7 +98,11 @@ class NotebookController {
             String treatment, String second, String pot, List<String> values, String on, String note, String told) {}
 
     private static Read read(
-            Form form, Notebook.Pages pages, List<Notebook.Measured> measured, Optional<String> again) {
+            Form form,
+            Notebook.Pages pages,
+            List<Notebook.Measured> measured,
+            Optional<String> again,
+            Going going) {
         return new Read(
                 titles(pages.headings()),
                 pages.headings().map(Headings::columns).orElse(List.of()),
@@ -97,9 +110,22 @@ class NotebookController {
                 pages.lines().stream().anyMatch(line -> !line.pot().isEmpty()),
                 pages.headings().map(read -> read.title(Holds.SECOND)).orElse(""),
                 again,
+                says(going),
                 measured.stream().map(Notebook.Measured::name).toList(),
                 pages.lines().stream().map(line -> shown(line, measured)).toList(),
                 whole(form, pages));
+    }
+
+    private static String says(Going going) {
+        String coming = going.coming().stream().map(WRITTEN::format).collect(Collectors.joining(", "));
+        String stands = going.stands()
+                .map(where -> "Units stand in rows of "
+                        + where.rows().stream()
+                                .map(row -> Integer.toString(row.size()))
+                                .collect(Collectors.joining(", "))
+                        + " places.")
+                .orElse(coming.isEmpty() ? "" : "Where units stand is not known.");
+        return (coming.isEmpty() ? stands : "Looks to come: " + coming + ". " + stands).strip();
     }
 
     private static Shown shown(Line line, List<Notebook.Measured> measured) {
@@ -111,7 +137,7 @@ class NotebookController {
                         .mapToObj(
                                 i -> shown(line.values().get(i), measured.get(i).unit()))
                         .toList(),
-                line.on().map(LocalDate::toString).orElse("not known"),
+                line.on().map(Moments::written).orElse("not known"),
                 line.note(),
                 line.note().isEmpty()
                         ? ""
@@ -138,6 +164,8 @@ class NotebookController {
                 form.text("lines"),
                 form.text("waterings"),
                 form.text("again"),
+                form.text("coming"),
+                form.text("stands"),
                 pages.headings().map(Headings::toString).orElse("")));
     }
 
@@ -170,10 +198,10 @@ class NotebookController {
                 Trial.LONGEST_QUESTION,
                 "What was it about, as a sentence? Accepted: Three bags, three mixes: which holds longest?");
         List<Notebook.Measured> measured = measured(form, problems);
+        LocalDate today = LocalDate.now(clock.withZone(ZoneId.systemDefault()));
         Optional<LocalDate> begun = form.text("begun").isEmpty()
                 ? Optional.empty()
-                : problems.tried("begun", () -> LocalDate.parse(form.text("begun")));
-        LocalDate today = LocalDate.now(clock.withZone(ZoneId.systemDefault()));
+                : problems.tried("begun", () -> Moments.day(form.text("begun"), Box.DATE, today));
         Map<Integer, String> unreadable = new TreeMap<>();
         Notebook.Pages typed = pages(form, measured, today, unreadable, problems);
         Optional<String> unclear = typed.again();
@@ -185,14 +213,15 @@ class NotebookController {
         Notebook.Pages pages = unclear.isPresent() && same ? typed.samePots() : typed;
         List<String> rows = rows(unreadable);
         List<Watering> waterings = waterings(form, today, problems);
+        Going going = going(form, today, problems);
         Optional<Notebook.Copied> copied = problems.none()
-                ? problems.tried(
-                        "lines",
-                        () -> new Notebook(question, measured, begun, pages.lines(), waterings, factors(pages))
-                                .copied(ZoneId.systemDefault(), clock.instant(), seeds.nextInt(1_000_000)))
+                ? copied(
+                        () -> new Notebook(
+                                question, measured, begun, pages.lines(), waterings, factors(pages), going),
+                        problems)
                 : Optional.empty();
         Optional<Read> read = typed.headings().isPresent() || (copied.isPresent() || unclear.isPresent())
-                ? Optional.of(read(form, pages, measured, unclear))
+                ? Optional.of(read(form, pages, measured, unclear, going))
                 : Optional.empty();
         if (copied.isEmpty()) {
             return new ModelAndView(
@@ -205,7 +234,27 @@ class NotebookController {
         }
         TrialId id =
                 trials.create(new WholeTrial(copied.get().record(), copied.get().plan(), List.of()), token);
-        return new ModelAndView("redirect:/trials/" + id + "/fair");
+        return new ModelAndView("redirect:/trials/" + id + (going.goesOn() ? "/bench" : "/fair"));
+    }
+
+    private Optional<Notebook.Copied> copied(Supplier<Notebook> notebook, Problems problems) {
+        try {
+            return problems.tried(
+                    "lines",
+                    () -> notebook.get().copied(ZoneId.systemDefault(), clock.instant(), seeds.nextInt(1_000_000)));
+        } catch (Stands.Unfit unfit) {
+            problems.add("stands", String.valueOf(unfit.getMessage()));
+            return Optional.empty();
+        }
+    }
+
+    private static Going going(Form form, LocalDate today, Problems problems) {
+        List<LocalDate> coming = problems.tried("coming", () -> Going.days(form.text("coming"), today))
+                .orElse(List.of());
+        Optional<Stands> stands = form.text("stands").isEmpty()
+                ? Optional.empty()
+                : problems.tried("stands", () -> Stands.read(form.text("stands")));
+        return new Going(coming, stands, today);
     }
 
     private static Notebook.Factors factors(Notebook.Pages pages) {

@@ -1,6 +1,7 @@
 package elsom.web.plan;
 
 import elsom.core.flag.Flag;
+import elsom.core.notebook.Notebook;
 import elsom.core.plan.Amendment;
 import elsom.core.plan.Plan;
 import elsom.core.plan.PlanOrigin;
@@ -79,7 +80,7 @@ record OverviewPage(
         boolean hidden = started && record.trial().blind();
         return new OverviewPage(
                 frame,
-                plan.copied() ? new BenchMap(List.of()) : BenchMap.whole(record, unit -> face(record, unit)),
+                Notebook.copied(record) ? new BenchMap(List.of()) : BenchMap.whole(record, unit -> face(record, unit)),
                 hidden
                         ? List.of()
                         : record.treatments().stream()
@@ -93,7 +94,7 @@ record OverviewPage(
                         .toList(),
                 PlanCheck.of(plan),
                 amendments.stream().map(a -> AmendmentLine.of(a, record)).toList(),
-                how(plan),
+                how(plan, Notebook.copied(record)),
                 Times.dayAndTime(start, record.trial().zone()) + " (" + Times.away(start, now) + ")",
                 !plan.schedule().endsTogether()
                         && Duration.between(start, now).abs().compareTo(ON_TIME) > 0,
@@ -106,7 +107,10 @@ record OverviewPage(
                 record.nextLook().map(look -> "Go to the bench: " + look.name()).orElse("Look at the bench"));
     }
 
-    private static String how(Plan plan) {
+    private static String how(Plan plan, boolean nowhere) {
+        if (plan.copied() && !nowhere) {
+            return "Units stay where they stood when the trial was taken up; whether lots were drawn was not written down.";
+        }
         if (plan.copied()) {
             return "Copied from a notebook: where units stood, and whether lots were drawn, was not written down.";
         }

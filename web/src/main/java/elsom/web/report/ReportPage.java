@@ -79,7 +79,7 @@ record ReportPage(
                 wentWrong(record),
                 amendments.stream().map(amendment -> changed(record, amendment)).toList(),
                 PlanSentence.of(plan),
-                plan.copied() ? new BenchMap(List.of()) : BenchMap.of(record, unit -> face(record, unit)),
+                Notebook.copied(record) ? new BenchMap(List.of()) : BenchMap.of(record, unit -> face(record, unit)),
                 cautions(record),
                 corrections(record),
                 findings.units().size() <= MOST_RAW && findings.kinds().size() <= MOST_KINDS

@@ -1,5 +1,9 @@
 package elsom.web.series;
 
+import elsom.core.read.Box;
+import elsom.core.read.Moments;
+import java.time.ZoneId;
+import java.time.LocalDate;
 import elsom.core.plan.Measure;
 import elsom.core.series.Landing;
 import elsom.core.series.Measurand;
@@ -8,10 +12,8 @@ import elsom.core.trial.Endpoint;
 import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
 import elsom.core.trial.TrialRecord;
-import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDateTime;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -28,7 +30,6 @@ final class LabForm {
     /** Asked, but no endpoint of a look: the answer is a course only. */
     static final String COURSE = "course";
 
-    private static final DateTimeFormatter TYPED = DateTimeFormatter.ofPattern("yyyy-MM-dd'T'HH:mm", Locale.ROOT);
 
     private final TrialRecord record;
     private final Map<EndpointCode, Measurand> sensed;
@@ -61,7 +62,7 @@ final class LabForm {
     static LabForm begin(TrialRecord record, List<Measure> measures, Instant now) {
         Map<String, String> typed = new HashMap<>();
         LabForm form = new LabForm(record, measures, typed, List.of());
-        typed.put("sampled", TYPED.format(now.atZone(record.trial().zone())));
+        typed.put("sampled", Moments.written(LocalDateTime.ofInstant(now, record.trial().zone())));
         Look near = form.nearest(now);
         typed.put("look", String.valueOf(near.number()));
         for (Measurand what : LabAnswer.MEASURES) {
@@ -205,15 +206,16 @@ final class LabForm {
 
     private Optional<Instant> sampled(Instant now) {
         try {
-            Instant at = LocalDateTime.parse(text("sampled"), TYPED)
-                    .atZone(record.trial().zone())
+            ZoneId zone = record.trial().zone();
+            Instant at = Moments.at(text("sampled"), Box.DAY_PLANNED, LocalDate.ofInstant(now, zone))
+                    .atZone(zone)
                     .toInstant();
             if (at.isAfter(now)) {
                 problems.put("sampled", "The samples can't have been taken later than now.");
             }
             return Optional.of(at);
-        } catch (DateTimeException unread) {
-            problems.put("sampled", "When were the samples taken? Accepted: 2026-11-26T14:30.");
+        } catch (IllegalArgumentException unread) {
+            problems.put("sampled", "When were the samples taken? " + unread.getMessage());
             return Optional.empty();
         }
     }

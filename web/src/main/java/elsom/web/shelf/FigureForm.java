@@ -35,7 +35,7 @@ record FigureForm(String property, String value, String origin, String said, Str
             problems.put("value", "Choose what it is and where it comes from.");
             return Optional.empty();
         }
-        LocalDate told = LotForm.date(on, "on", problems);
+        LocalDate told = LotForm.date(on, "on", today, problems);
         Optional<Double> amount = amount(known.get());
         if (amount.isEmpty()) {
             problems.put("value", accepted(known.get()));

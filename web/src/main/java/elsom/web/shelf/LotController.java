@@ -9,6 +9,7 @@ import elsom.core.material.Preparation;
 import elsom.core.material.Use;
 import elsom.core.mix.Property;
 import elsom.core.mix.Quarantine;
+import elsom.core.read.Moments;
 import elsom.core.quantity.Decimals;
 import elsom.web.kit.Tones;
 import elsom.web.lots.Lots;
@@ -129,7 +130,7 @@ class LotController {
             @RequestParam(name = "prepared", required = false) @Nullable List<String> prepared) {
         LotForm form = LotForm.sent(typed, prepared);
         Map<String, String> problems = LotForm.noProblems();
-        Optional<Lot> lot = form.read(problems);
+        Optional<Lot> lot = form.read(today(), problems);
         boolean taken = lot.isPresent()
                 && !lot.get().isCalled(was)
                 && lots.find(lot.get().name()).isPresent();
@@ -229,7 +230,7 @@ class LotController {
                             told.property().byDepth() ? "in " + Decimals.upTo(told.depthCm(), 1) + " cm" : "",
                             told.origin().label(),
                             told.said(),
-                            told.on().toString(),
+                            Moments.written(told.on()),
                             told.trial() > 0 ? "/trials/" + told.trial() + "/findings" : "",
                             !lot.best(told.property()).equals(Optional.of(told)));
                 })

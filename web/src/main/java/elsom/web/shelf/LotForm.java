@@ -1,10 +1,11 @@
 package elsom.web.shelf;
 
+import elsom.core.read.Box;
+import elsom.core.read.Moments;
 import elsom.core.material.Lot;
 import elsom.core.material.MaterialKind;
 import elsom.core.material.Preparation;
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
@@ -49,7 +50,7 @@ record LotForm(
                 lot.name(),
                 lot.material(),
                 lot.kind().name(),
-                came == null ? "" : came.toString(),
+                came == null ? "" : Moments.written(came),
                 lot.source(),
                 lot.prepared().stream().map(Preparation::name).collect(Collectors.toSet()),
                 lot.cautions(),
@@ -57,7 +58,7 @@ record LotForm(
     }
 
     /** The lot, without figures; empty where something can't be, which is then among the problems. */
-    Optional<Lot> read(Map<String, String> problems) {
+    Optional<Lot> read(LocalDate today, Map<String, String> problems) {
         Optional<MaterialKind> sort = Arrays.stream(MaterialKind.values())
                 .filter(one -> one.name().equals(kind))
                 .findFirst();
@@ -67,7 +68,7 @@ record LotForm(
         if (name.isBlank()) {
             problems.put("name", "A lot has a name, as mixes and labels call it. Accepted: GW-32.");
         }
-        LocalDate came = date(received, "received", problems);
+        LocalDate came = date(received, "received", today, problems);
         if (!problems.isEmpty()) {
             return Optional.empty();
         }
@@ -95,14 +96,18 @@ record LotForm(
     }
 
     /** Null for an empty field, and for one with a problem. */
-    static @Nullable LocalDate date(String text, String field, Map<String, String> problems) {
+    static @Nullable LocalDate date(String text, String field, LocalDate today, Map<String, String> problems) {
         if (text.isBlank()) {
             return null;
         }
         try {
-            return LocalDate.parse(text.strip());
-        } catch (DateTimeParseException wrong) {
-            problems.put(field, "“" + text.strip() + "” is no date. Accepted: 2026-09-30.");
+            LocalDate day = Moments.day(text, Box.DAY_PLANNED, today);
+            if (day.isAfter(today)) {
+                problems.put(field, Moments.written(day) + " is still to come. Accepted: " + Moments.written(today));
+            }
+            return day;
+        } catch (IllegalArgumentException wrong) {
+            problems.put(field, String.valueOf(wrong.getMessage()));
             return null;
         }
     }

@@ -1,13 +1,14 @@
 // Pots side by side to scale, water by height as a gradient, the wet foot, and a layer of gravel. The server works them out;
 // this draws them as the sliders move.
 
-import { drawing } from '../kit/chart.js';
+import { drawing, nameUp } from '../kit/chart.js';
 
 const d3 = globalThis.d3;
-const TOP = 18;
+const TOP = 26;
 const FOOT = 46;
 const HIGH = 330;
 const GAP = 24;
+const AXIS = 40;
 
 /** What the drawing says, for those who can't see it. */
 export function saysColumn(pots) {
@@ -31,13 +32,15 @@ export function drawColumn(place, { pots }) {
   place.replaceChildren();
   const wide = Math.max(320, place.clientWidth);
   const narrow = wide < 600;
-  const cm = scaleFor(pots, wide, HIGH, GAP);
-  const bottom = TOP + Math.max(...pots.map((pot) => pot.depth)) * cm;
+  const cm = scaleFor(pots, wide - AXIS, HIGH, GAP);
+  const deepest = Math.max(...pots.map((pot) => pot.depth));
+  const bottom = TOP + deepest * cm;
   const svg = drawing(place, wide, bottom + FOOT, saysColumn(pots));
   const width = (pot) => 2 * Math.max(...pot.outline.map((o) => o[1])) * cm;
-  const spare = (wide - pots.reduce((sum, pot) => sum + width(pot), 0)) / (pots.length + 1);
+  const spare = (wide - AXIS - pots.reduce((sum, pot) => sum + width(pot), 0)) / (pots.length + 1);
   const defs = svg.append('defs');
-  let left = spare;
+  let left = AXIS + spare;
+  heights(svg, deepest, bottom, cm);
   pots.forEach((pot, i) => {
     const middle = left + width(pot) / 2;
     left += width(pot) + spare;
@@ -56,6 +59,12 @@ export function drawColumn(place, { pots }) {
     svg.append('text').attr('x', middle).attr('y', bottom + 36).attr('text-anchor', 'middle').text(narrow ? pot.water : `${pot.water} water`);
   });
   svg.append('line').attr('class', 'column-bench').attr('x1', 0).attr('x2', wide).attr('y1', bottom + 1).attr('y2', bottom + 1);
+}
+
+function heights(svg, deepest, bottom, cm) {
+  const y = d3.scaleLinear([0, deepest], [bottom, bottom - deepest * cm]);
+  svg.append('g').attr('class', 'axis').attr('transform', `translate(${AXIS - 8},0)`).call(d3.axisLeft(y).ticks(6).tickSize(4));
+  nameUp(svg, 12, 'height', 'cm');
 }
 
 function gradient(defs, pot, i, bottom, cm) {

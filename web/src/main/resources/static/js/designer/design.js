@@ -42,7 +42,7 @@ function draw(parts) {
     layer.setAttribute('height', high);
     const says = stack.querySelector(`[data-says="${row}"]`);
     says.setAttribute('y', y + high / 2 + 4);
-    says.textContent = `${round(percent).toFixed(1)} %`;
+    says.textContent = `${Number(row) + 1} · ${round(percent).toFixed(1)} %`;
     y += high;
     const edge = stack.querySelector(`[data-upper="${row}"]`);
     if (edge) {

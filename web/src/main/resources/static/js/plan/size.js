@@ -1,7 +1,7 @@
 // How many units: the slider and the curve of what can be seen.
 
 import { previews } from './preview.js';
-import { drawing } from '../kit/chart.js';
+import { drawing, nameAlong, nameUp } from '../kit/chart.js';
 
 const WIDEST = 640;
 const NARROWEST = 330;
@@ -9,8 +9,8 @@ const NARROWEST = 330;
 /** As wide as there is room, so that words on a phone keep their size. */
 const room = (place) => Math.max(NARROWEST, Math.min(WIDEST, place.clientWidth || WIDEST));
 
-const HIGH = 200;
-const EDGE = { top: 16, right: 18, bottom: 34, left: 66 };
+const HIGH = 214;
+const EDGE = { top: 30, right: 18, bottom: 34, left: 44 };
 
 /** The difference that can be seen against units of each; the difference that matters as a line across. */
 export function drawSize(place, chart) {
@@ -26,9 +26,10 @@ export function drawSize(place, chart) {
   const y = (wide ? d3.scaleLog : d3.scaleLinear)([wide ? Math.min(...seen) / 1.2 : 0, Math.max(...seen)], [HIGH - EDGE.bottom, EDGE.top]);
   svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${HIGH - EDGE.bottom})`).call(d3.axisBottom(x).ticks(across / 60).tickSize(4));
   const left = svg.append('g').attr('class', 'axis').attr('transform', `translate(${EDGE.left},0)`)
-    .call(d3.axisLeft(y).ticks(4, '~g').tickFormat((v) => (wide && !/^[125]/.test(v) ? '' : `${v} ${unit}`)).tickSize(-(across - EDGE.left - EDGE.right)));
+    .call(d3.axisLeft(y).ticks(4, '~g').tickFormat((v) => (wide && !/^[125]/.test(v) ? '' : v)).tickSize(-(across - EDGE.left - EDGE.right)));
   left.select('.domain').remove();
-  svg.append('text').attr('class', 'axis-name').attr('x', across - EDGE.right).attr('y', HIGH - 3).attr('text-anchor', 'end').text('units of each treatment');
+  nameAlong(svg, across - EDGE.right, HIGH - 3, 'units of each treatment');
+  nameUp(svg, 12, 'smallest difference seen four times in five', unit);
   if (matters > 0) {
     svg.append('line').attr('class', 'matters').attr('x1', EDGE.left).attr('x2', across - EDGE.right).attr('y1', y(matters)).attr('y2', y(matters));
     const under = matters < points.at(-1).sees; // where the curve leaves room for words
@@ -65,7 +66,7 @@ export function drawRulers(place, chart) {
   row.append('circle').attr('r', 3.5).attr('cx', (run) => x(run.seen));
   row.append('text').attr('x', across - EDGE.right - WORDS + 12).attr('dy', '.32em').text((run) => run.says);
   svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${foot})`).call(d3.axisBottom(x).ticks(across / 100).tickSize(4).tickFormat((v) => `${v > 0 ? '+' : ''}${d3.format('~g')(v)}`));
-  svg.append('text').attr('class', 'axis-name').attr('x', across - EDGE.right).attr('y', high - 3).attr('text-anchor', 'end').text(`difference, ${unit}; dashed: the supposed truth`);
+  nameAlong(svg, across - EDGE.right, high - 3, `difference, ${unit}; dashed: the supposed truth`);
 }
 
 function draw(preview) {

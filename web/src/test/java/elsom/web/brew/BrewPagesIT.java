@@ -282,7 +282,7 @@ class BrewPagesIT {
         assertThat(post("/not-ended", mistaken).body()).contains("is no day and time");
         mistaken.put("truly", "2019-01-01T00:00");
         assertThat(post("/not-ended", mistaken).body()).contains("before it was begun");
-        mistaken.put("truly", "2999-01-01T00:00");
+        mistaken.put("truly", "2099-01-01T00:00");
         assertThat(post("/not-ended", mistaken).body()).contains("in the future");
         mistaken.put("truly", "");
         assertThat(post("/not-ended", mistaken).statusCode()).isEqualTo(302);

@@ -28,7 +28,7 @@ class JourneyIT extends BrowserTest {
         open(1280, 800);
         page.navigate("/");
         isAccessible();
-        follow("Plan it part by part", "/trials/new");
+        follow("plan it part by part", "/trials/new");
 
         planTheTrial();
         weighEverything();
