@@ -2,7 +2,6 @@ package elsom.core.brew;
 
 import elsom.core.quantity.Decimals;
 import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.quantity.UsMeasures;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -76,10 +75,9 @@ public record Recipe(
      * A line of the sheet for one vessel.
      *
      * @param metric such as "150 g"
-     * @param us such as "5.29 oz"; empty where there is no such measure
      * @param afterHours when; 0 at the start
      */
-    public record SheetLine(String name, String metric, String us, double afterHours) {}
+    public record SheetLine(String name, String metric, double afterHours) {}
 
     /** What a vessel of so many litres gets, in the order it goes in. */
     public List<SheetLine> sheet(String treatment, double litres) {
@@ -87,25 +85,22 @@ public record Recipe(
         sheet.add(new SheetLine(
                 "water",
                 amount(litres * 1000, UnitOfMeasure.MILLILITRE),
-                UsMeasures.words(litres * 1000, UnitOfMeasure.MILLILITRE),
                 0));
         water.filter(made -> made.chlorineMgL() > 0)
                 .ifPresent(made -> sheet.add(new SheetLine(
                         "ascorbic acid against its chlorine, stirred in first",
                         Decimals.significant(ASCORBIC_PER_CHLORINE * made.chlorineMgL() * litres, 2) + " mg",
-                        "",
                         0)));
         for (Ingredient one : ingredients) {
             if (one.in(treatment)) {
                 sheet.add(new SheetLine(
                         one.name(),
                         amount(one.perLitre() * litres, one.unit()),
-                        UsMeasures.words(one.perLitre() * litres, one.unit()),
                         one.afterHours()));
             }
         }
         airPerLitre.ifPresent(air ->
-                sheet.add(new SheetLine("air, all the time", Decimals.significant(air * litres, 2) + " L/min", "", 0)));
+                sheet.add(new SheetLine("air, all the time", Decimals.significant(air * litres, 2) + " L/min", 0)));
         sheet.sort((one, other) -> Double.compare(one.afterHours(), other.afterHours()));
         return sheet;
     }

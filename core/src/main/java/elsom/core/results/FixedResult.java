@@ -151,7 +151,7 @@ public record FixedResult(
                 coverage,
                 new Verdict(
                         firmness,
-                        kind.label() + " at " + look.name() + ", "
+                        kind.label() + " at " + look.said() + ", "
                                 + posed.claim().label() + " " + kind.finer().show(figure) + ": " + parts + ".",
                         groups.containsKey(Held.CANT_TELL)
                                 ? "More units of those that can't be told."

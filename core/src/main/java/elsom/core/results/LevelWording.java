@@ -54,7 +54,7 @@ final class LevelWording {
                 : decide.contains(Answer.CANT_TELL) ? Firmness.PARTLY : Firmness.SETTLED;
         return new Verdict(
                 firmness,
-                question.kind().label() + " at " + question.look().name() + ", " + String.join("; ", parts) + ".",
+                question.kind().label() + " at " + question.look().said() + ", " + String.join("; ", parts) + ".",
                 wording.next(question.judgement().comparisons(), effects));
     }
 

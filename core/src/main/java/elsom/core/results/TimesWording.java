@@ -27,7 +27,7 @@ final class TimesWording {
         List<Observed> seen = seen(arm);
         long late = waiting(arm);
         return (late == seen.size() ? "none" : String.valueOf(seen.size() - late)) + " of " + seen.size() + " by "
-                + question.look().name();
+                + question.look().said();
     }
 
     private String told(int arm) {

@@ -17,7 +17,7 @@ final class Unread {
         boolean gone = named > 0 && look.isEmpty();
         String why = gone
                 ? "the look that it names is not planned any more"
-                : "it has not been read" + look.map(one -> " at " + one.name()).orElse("");
+                : "it has not been read" + look.map(one -> " at " + one.said()).orElse("");
         return new Findings.Answered(
                 posed.number(),
                 posed.words(),

@@ -147,7 +147,7 @@ public final class Wording {
     /** "dry mass at day 28". */
     static String what(JudgedQuestion question) {
         return Sentence.inside(question.kind().label()) + " at "
-                + question.look().name();
+                + question.look().said();
     }
 
     /** What an interval is, in words: where only one of its ends decides, each holds by itself. */
@@ -261,7 +261,7 @@ public final class Wording {
                 : groups.containsKey(Answer.CANT_TELL) ? Firmness.PARTLY : Firmness.SETTLED;
         return new Verdict(
                 firmness,
-                kind.label() + " at " + question.look().name() + beside + ": " + parts + ".",
+                kind.label() + " at " + question.look().said() + beside + ": " + parts + ".",
                 next(comparisons));
     }
 
@@ -288,7 +288,7 @@ public final class Wording {
                 : String.join(" and ", leading) + (leading.size() == 1 ? " leads" : " lead and can't be told apart");
         return new Verdict(
                 apart == 0 ? Firmness.CANT_TELL : apart < comparisons.size() ? Firmness.PARTLY : Firmness.SETTLED,
-                kind.label() + " at " + question.look().name() + ": " + lead + "; " + apart + " of "
+                kind.label() + " at " + question.look().said() + ": " + lead + "; " + apart + " of "
                         + comparisons.size() + " pairs are told apart.",
                 next(comparisons));
     }
@@ -371,11 +371,11 @@ public final class Wording {
         while (from > 0 && answers.get(from - 1) == answers.get(answers.size() - 1)) {
             from--;
         }
-        String before = question.overTime().get(from - 1).look().name();
+        String before = question.overTime().get(from - 1).look().said();
         Comparison c = question.judgement().comparisons().get(comparison);
         return question.name(c.treatment()) + " beside " + question.name(c.comparator()) + ": "
                 + words(answers.get(answers.size() - 1)) + " from "
-                + question.overTime().get(from).look().name() + " on. A trial that ended at " + before
+                + question.overTime().get(from).look().said() + " on. A trial that ended at " + before
                 + " would have said: " + words(answers.get(from - 1)) + ".";
     }
 

@@ -5,7 +5,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * A planned observation of all units.
@@ -16,6 +18,10 @@ import java.util.Set;
  * @param endpoints what is measured
  */
 public record Look(int number, String name, Duration afterStart, List<EndpointCode> endpoints) {
+    /** Names that are a time by themselves. */
+    private static final Pattern OF_ITSELF =
+            Pattern.compile("\\d|(?:day|week|month|hour|year|harvest)\\b", Pattern.CASE_INSENSITIVE);
+
     public Look {
         Bounds.count("a look's number", number, 1, Bounds.LOOKS);
         Bounds.name("a look's name", name, Bounds.SHORT_NAME);
@@ -35,6 +41,13 @@ public record Look(int number, String name, Duration afterStart, List<EndpointCo
 
     public Instant plannedAt(Instant start) {
         return start.plus(afterStart);
+    }
+
+    /** Its name as a sentence has it behind "at": "day 14", "the end, day 28", "the look “up”". */
+    public String said() {
+        return OF_ITSELF.matcher(name).lookingAt()
+                ? name
+                : name.toLowerCase(Locale.ROOT).startsWith("end") ? "the " + name : "the look “" + name + "”";
     }
 
     public double hoursAfterStart() {

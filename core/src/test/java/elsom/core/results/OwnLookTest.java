@@ -85,7 +85,7 @@ class OwnLookTest {
         heights(look(4), 0);
         Verdict last = findings(OptionalInt.empty()).answers().get(0).verdict();
         assertThat(last.firmness()).isNotEqualTo(Verdict.Firmness.SO_FAR);
-        assertThat(last.sentence()).startsWith("Height at end, day 28 beside none: no difference that matters");
+        assertThat(last.sentence()).startsWith("Height at the end, day 28 beside none: no difference that matters");
         assertThat(findings(OptionalInt.of(3)).answers().get(0).verdict().sentence())
                 .startsWith("So far, ");
     }

@@ -100,7 +100,7 @@ class StatedTest {
         Findings findings = atTheEnd(10, 14, 6);
         assertThat(standing(findings, 0)).isEqualTo("Held");
         assertThat(findings.answers().get(0).verdict().sentence())
-                .startsWith("coir is as good as peat in height at end, day 28: +4.00 cm (bounds, each 95 %,")
+                .startsWith("coir is as good as peat in height at the end, day 28: +4.00 cm (bounds, each 95 %,")
                 .endsWith("; worse by 2.00 cm would matter.");
         assertThat(standing(findings, 1)).isEqualTo("Not held");
         assertThat(standing(findings, 2)).isEqualTo("Not held");
@@ -112,7 +112,7 @@ class StatedTest {
         Findings findings = atTheEnd(10, 14, 12);
         Findings.Answered answer = findings.answers().get(0);
         assertThat(answer.verdict().sentence())
-                .startsWith("Height at end, day 28, at least 12.00 cm: held: coir (14.00 cm, 95 % interval")
+                .startsWith("Height at the end, day 28, at least 12.00 cm: held: coir (14.00 cm, 95 % interval")
                 .contains("not held: peat (10.00 cm")
                 .contains("can't tell: bark (12.00 cm");
         assertThat(findings.sections(FixedResult.class).get(0).treatments())
@@ -135,7 +135,7 @@ class StatedTest {
         assertThat(standing(findings, 0)).isEqualTo("Held in pea; not held over all, in barley, in lettuce");
         assertThat(findings.answers().get(0).verdict().sentence())
                 .startsWith(
-                        "Height at end, day 28, compost beside none over all: no difference that matters (+0.20 cm, 95 % interval")
+                        "Height at the end, day 28, compost beside none over all: no difference that matters (+0.20 cm, 95 % interval")
                 .contains("better in pea (+4.00 cm)")
                 .contains("worse in lettuce (−3.00 cm)");
         assertThat(findings.answers().get(0).verdict().firmness()).isEqualTo(Verdict.Firmness.SETTLED);

@@ -78,6 +78,16 @@ final class Pages {
             int ownLines,
             List<Swatch> treatments,
             List<String> validity) {
+        /** Whether a rule or a weight has a problem, so that they are shown. */
+        public boolean isRuleWrong() {
+            return problems.all().keySet().stream().anyMatch(field -> field.startsWith("measures["));
+        }
+
+        /** What is measured, named. */
+        public String measured() {
+            return measures.stream().map(measure -> measure.endpoint().name()).collect(Collectors.joining(", "));
+        }
+
         static QuestionPage of(PlanFrame frame, Plan plan, Form form, Problems problems) {
             Protocol protocol = kindOf(plan);
             List<Sentence> sentences = plan.asked().questions().stream()

@@ -56,7 +56,7 @@ public final class DoseWording {
         return new Verdict(
                 !told ? Verdict.Firmness.CANT_TELL : harm ? Verdict.Firmness.SETTLED : Verdict.Firmness.SO_FAR,
                 result.factor() + ", " + Sentence.inside(result.kind().label()) + " at "
-                        + result.look().name() + ": " + String.join("; ", parts) + ".",
+                        + result.look().said() + ": " + String.join("; ", parts) + ".",
                 "It holds for " + (result.crop().isBlank() ? "this species" : result.crop())
                         + " of this age and for this stock only; the label and local rules come first."
                         + " “None shown” is what these units could see, and few units see little.");
@@ -238,7 +238,7 @@ public final class DoseWording {
         Map<String, String> allowed = new LinkedHashMap<>();
         laxer.forEach(at -> allowed.put(
                 result.dose(at.rate().asOptional().orElseThrow().rate()),
-                at.look().name()));
+                at.look().said()));
         return Optional.of("Injury takes time: a trial that ended sooner would have allowed "
                 + allowed.entrySet().stream()
                         .limit(MOST_EARLIER)

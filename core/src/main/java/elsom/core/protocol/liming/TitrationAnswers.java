@@ -163,7 +163,7 @@ public final class TitrationAnswers implements Analysis {
         if (result.curve().asOptional().isEmpty()) {
             return new Verdict(
                     Verdict.Firmness.CANT_TELL,
-                    "pH at " + result.look().name() + ": no curve, as "
+                    "pH at " + result.look().said() + ": no curve, as "
                             + result.curve().whyNot().orElse("").toLowerCase(Locale.ROOT) + ".",
                     "Jars of more amounts would.");
         }
@@ -180,7 +180,7 @@ public final class TitrationAnswers implements Analysis {
                 moving ? Verdict.Firmness.SO_FAR : Verdict.Firmness.SETTLED,
                 result.product() + " takes the medium from pH " + Decimals.fixed(range.low(), 2) + " to "
                         + Decimals.fixed(range.high(), 2) + " at "
-                        + result.look().name() + "." + example,
+                        + result.look().said() + "." + example,
                 "It answers targets from pH " + Decimals.fixed(range.low(), 1) + " to "
                         + Decimals.fixed(range.high(), 1) + " only, for this lot of medium and this product.");
     }

@@ -131,8 +131,8 @@ public final class SodiumAnswers implements Analysis {
         int peak = course.peak();
         RiseAndReturn.Ending ending = course.ending(scale.matters);
         String rose = name + ": " + scale.words + " stood at " + scale.shown(course.mean(0)) + " at "
-                + course.looks().get(0).name() + ", at most " + scale.shown(course.mean(peak)) + " at "
-                + course.looks().get(peak).name();
+                + course.looks().get(0).said() + ", at most " + scale.shown(course.mean(peak)) + " at "
+                + course.looks().get(peak).said();
         return switch (ending) {
             case ONE_LOOK -> soFar(rose + ".");
             case NOT_FALLEN -> soFar(rose + ", the last look: it has not fallen yet.");
@@ -162,7 +162,7 @@ public final class SodiumAnswers implements Analysis {
 
     private static String now(Scale scale, RiseAndReturn course) {
         return ", and " + scale.shown(course.mean(course.last())) + " at "
-                + course.looks().get(course.last()).name() + ": ";
+                + course.looks().get(course.last()).said() + ": ";
     }
 
     private static Verdict ended(Verdict.Firmness firmness, String sentence, Scale scale, RiseAndReturn course) {

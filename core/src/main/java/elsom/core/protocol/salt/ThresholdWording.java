@@ -20,7 +20,7 @@ public final class ThresholdWording {
     private ThresholdWording() {}
 
     static Verdict of(ThresholdResult result) {
-        String what = result.yield().label() + " at " + result.look().name();
+        String what = result.yield().label() + " at " + result.look().said();
         Optional<SalinityResponse> fit = result.fit().asOptional();
         if (fit.isEmpty() && result.risesThenFalls()) {
             return seen(result, what);

@@ -33,7 +33,7 @@ public final class BioassayWording {
         return Findings.Answered.unasked(new Verdict(
                         firmness(result),
                         line(result) + " " + result.lot() + " at "
-                                + result.look().name() + ": "
+                                + result.look().said() + ": "
                                 + result.species().stream()
                                         .map(BioassayWording::harm)
                                         .collect(Collectors.joining("; "))

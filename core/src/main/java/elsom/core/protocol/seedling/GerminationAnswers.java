@@ -149,7 +149,7 @@ public final class GerminationAnswers implements Analysis {
         if (invalid.isPresent()) {
             return Findings.Answered.unasked(new Verdict(
                     Verdict.Firmness.CANT_TELL,
-                    "The germination test does not hold at " + look.name() + ": " + invalid.get() + ".",
+                    "The germination test does not hold at " + look.said() + ": " + invalid.get() + ".",
                     "Do it again with a control that germinates."));
         }
         List<Said> said = new ArrayList<>();
@@ -171,9 +171,9 @@ public final class GerminationAnswers implements Analysis {
         return Findings.Answered.unasked(new Verdict(
                         said.isEmpty() ? Verdict.Firmness.CANT_TELL : firmness,
                         said.isEmpty()
-                                ? "No index at " + look.name()
+                                ? "No index at " + look.said()
                                         + ": it needs roots measured in the control and in a sample."
-                                : "At " + look.name() + ": "
+                                : "At " + look.said() + ": "
                                         + said.stream().map(Said::sentence).collect(Collectors.joining("; ")) + ".",
                         "Fresh composts also hinder by ammonia and acids that go off in weeks, and salts look like toxins:"
                                 + " see EC and pH beside."))

@@ -36,7 +36,7 @@ public final class PlantBackWording {
     }
 
     private static String sentence(PlantBackResult result) {
-        String at = " at " + result.look().name();
+        String at = " at " + result.look().said();
         if (result.withoutTwins()) {
             return "There is no untreated pot, so nothing says what a sowing would have done anyway" + at + ".";
         }

@@ -44,7 +44,7 @@ class SodiumAnswersTest {
         Verdict ditch = found(60, 700, 66).answers().get(1).verdict();
         assertThat(ditch.sentence())
                 .startsWith(
-                        "ditch: the sodium ratio (SAR) stood at 1.1 at baseline, at most 12.5 at peak, and 1.2 at after leaching")
+                        "ditch: the sodium ratio (SAR) stood at 1.1 at the look “baseline”, at most 12.5 at the look “peak”, and 1.2 at the look “after leaching”")
                 .contains("it has come back to within 1.0");
         assertThat(ditch.firmness()).isEqualTo(Verdict.Firmness.SETTLED);
     }
@@ -103,7 +103,7 @@ class SodiumAnswersTest {
                 .findings(Evidence.of(plan, measured.record(), OptionalInt.of(3)));
         assertThat(findings.answers().get(1).verdict().sentence())
                 .startsWith(
-                        "ditch: exchangeable sodium (ESP, by the laboratory) stood at 3.3 % at baseline, at most 19.3 %")
+                        "ditch: exchangeable sodium (ESP, by the laboratory) stood at 3.3 % at the look “baseline”, at most 19.3 %")
                 .contains("it has not come back");
         assertThat(Tables.cells(findings.sections(TableResult.class).get(0), 1)).contains("19.3 %", "18.3 %");
     }

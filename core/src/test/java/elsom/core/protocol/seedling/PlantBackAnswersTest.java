@@ -73,7 +73,7 @@ class PlantBackAnswersTest {
         Findings.Answered first = findings.answers().get(0);
         assertThat(first.verdict().sentence())
                 .isEqualTo(
-                        "What was sown 6 days after the treatment or later was clean at all together: injury within 2"
+                        "What was sown 6 days after the treatment or later was clean at the look “all together”: injury within 2"
                                 + " points of the untreated, in every later sowing.");
         assertThat(first.verdict().firmness()).isEqualTo(Verdict.Firmness.SETTLED);
         assertThat(first.verdict().wouldChange()).startsWith("The label's and the law's waiting times rule over this");
