@@ -10,8 +10,6 @@ import elsom.core.material.UseBound;
 import elsom.core.mix.Mix;
 import elsom.core.mix.Property;
 import elsom.core.quantity.Decimals;
-import elsom.core.quantity.UnitOfMeasure;
-import elsom.core.quantity.UsMeasures;
 import elsom.web.kit.Tones;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -73,16 +71,14 @@ public record DesignerPage(
 
     /** A property, predicted or measured, on a strip with what the use wants. */
     public record Line(
-            String label, String value, String from, String tone, double markX, double bandX, double bandWidth) {}
+            String label, boolean price, String value, String from, String tone, double markX, double bandX, double bandWidth) {}
 
     /** A part of the batch, in the order of mixing; {@code apart} is a lot in it that is in quarantine. */
     public record BatchLine(
             String name,
             String share,
             String volume,
-            String volumeUs,
             String mass,
-            String massUs,
             String perContainer,
             String how,
             String apart) {}
@@ -178,6 +174,7 @@ public record DesignerPage(
         if (known.isEmpty()) {
             return new Line(
                     label,
+                    property == Property.PRICE,
                     "not known",
                     lot.prediction()
                             .map(one -> one.unknown().getOrDefault(property, List.of()))
@@ -199,6 +196,7 @@ public record DesignerPage(
                 : LotFigure.shown(property, value);
         return new Line(
                 label,
+                property == Property.PRICE,
                 shown,
                 known.get().told().map(told -> told.origin().label()).orElse("predicted")
                         + (error.isPresent()
@@ -224,13 +222,9 @@ public record DesignerPage(
                         line.material(),
                         Decimals.percent(line.share(), 1) + " %",
                         Decimals.significant(line.looseMl() / 1000, 3) + " L",
-                        UsMeasures.words(line.looseMl(), UnitOfMeasure.MILLILITRE),
                         line.massG().isPresent()
                                 ? Decimals.significant(line.massG().getAsDouble() / 1000, 3) + " kg"
                                 : "not known",
-                        line.massG().isPresent()
-                                ? UsMeasures.words(line.massG().getAsDouble(), UnitOfMeasure.GRAM)
-                                : "",
                         Decimals.significant(batch.looseIn(line, form.containerMl()), 3) + " mL",
                         line.how(),
                         apart.getOrDefault(line.material(), "")))

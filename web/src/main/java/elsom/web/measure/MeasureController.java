@@ -16,6 +16,7 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 class MeasureController {
     private static final String PAGE = "redirect:/measures";
+    private static final String SIGN = "[\\p{L}\\p{Sc}.]{0,8}";
 
     private final Measures measures;
 
@@ -35,16 +36,24 @@ class MeasureController {
             String whose,
             List<Known.Gallons> gallons,
             Typed typed,
-            String problem) {}
+            String problem,
+            String sign,
+            String signProblem) {}
 
     private MeasuresPage page(Typed typed, String problem) {
+        return page(typed, problem, measures.currency(), "");
+    }
+
+    private MeasuresPage page(Typed typed, String problem, String sign, String signProblem) {
         return new MeasuresPage(
                 measures.all(),
                 OwnMeasure.words(),
                 measures.gallons().map(Enum::name).orElse(""),
                 List.of(Known.Gallons.values()),
                 typed,
-                problem);
+                problem,
+                sign,
+                signProblem);
     }
 
     @GetMapping("/measures")
@@ -71,6 +80,24 @@ class MeasureController {
     String remove(@RequestParam String word) {
         measures.remove(word);
         return PAGE;
+    }
+
+    /** What money is in; empty to say it nowhere. */
+    @PostMapping("/measures/currency")
+    ModelAndView currency(@RequestParam(defaultValue = "") String sign) {
+        if (!sign.strip().matches(SIGN)) {
+            ModelAndView again = new ModelAndView("measure/measures", HttpStatus.UNPROCESSABLE_CONTENT);
+            return again.addObject(
+                    "page",
+                    page(
+                            Typed.NOTHING,
+                            "",
+                            sign,
+                            "“" + sign.strip() + "” is no sign of a currency: up to 8 letters or signs."
+                                    + " Accepted: €, or CHF, or nothing."));
+        }
+        measures.currencyIs(sign.strip());
+        return new ModelAndView(PAGE);
     }
 
     /** Whose gallons, quarts and fluid ounces are meant; empty to be asked each time. */

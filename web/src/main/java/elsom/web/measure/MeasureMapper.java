@@ -5,6 +5,7 @@ import elsom.core.quantity.UnitOfMeasure;
 import elsom.core.read.Known;
 import elsom.core.read.OwnMeasure;
 import java.util.List;
+import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -35,6 +36,15 @@ interface MeasureMapper {
 
     @Insert("insert into liquid_measures (only_row, whose) values (1, #{whose})")
     void say(Known.Gallons whose);
+
+    @Select("select sign from currency")
+    Optional<String> currency();
+
+    @Insert("merge into currency (only_row, sign) key (only_row) values (1, #{sign})")
+    void currencyIs(String sign);
+
+    @Delete("delete from currency")
+    void noCurrency();
 
     @Delete("delete from liquid_measures")
     void ask();

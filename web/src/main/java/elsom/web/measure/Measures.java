@@ -38,6 +38,19 @@ public class Measures {
                 all().stream().collect(Collectors.toMap(OwnMeasure::word, OwnMeasure::size)));
     }
 
+    /** What money is in, "€" or "CHF"; empty while nobody said. */
+    public String currency() {
+        return mapper.currency().orElse("");
+    }
+
+    void currencyIs(String sign) {
+        if (sign.isEmpty()) {
+            mapper.noCurrency();
+        } else {
+            mapper.currencyIs(sign);
+        }
+    }
+
     void keep(OwnMeasure measure) {
         mapper.keep(new MeasureMapper.Row(
                 measure.word(), measure.size().value(), measure.size().unit(), measure.of()));

@@ -1,8 +1,10 @@
 // What every page can do: open dialogs, "/" to search, "?" for its keys, print, say that the next one takes a while.
 
+import { tieProblems } from './problems.js';
 import { tellWhileWorking } from './taking-long.js';
 
 tellWhileWorking();
+tieProblems();
 
 /** True while a key press belongs to a text field. */
 export function typing(target) {

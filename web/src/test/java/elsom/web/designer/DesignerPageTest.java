@@ -85,14 +85,12 @@ class DesignerPageTest {
     }
 
     @Test
-    void theBatchIsInBothMeasuresAndFillsSoManyContainers() {
+    void theBatchFillsSoManyContainers() {
         DesignerPage page = page("3 wood fibre + 1 grit", "");
         assertThat(page.containers()).isEqualTo("50");
         // 50 L after 15 % settling are 58.8 L of loose parts.
         assertThat(page.batch().get(0).volume()).isEqualTo("44.1 L");
-        assertThat(page.batch().get(0).volumeUs()).isEqualTo("11.7 US gal");
         assertThat(page.batch().get(0).mass()).isEqualTo("4.41 kg");
-        assertThat(page.batch().get(0).massUs()).isEqualTo("9.73 lb");
         assertThat(page.batch().get(1).perContainer()).isEqualTo("294 mL");
         assertThat(page.cautions()).hasSize(1);
     }

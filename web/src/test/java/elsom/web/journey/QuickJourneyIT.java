@@ -40,6 +40,8 @@ class QuickJourneyIT extends BrowserTest {
         press("Enter");
         assertThat(page.locator("#question-problem")).containsText("Write the question first");
         assertThat(page.locator("#treatments-problem")).containsText("Nothing is compared yet");
+        assertThat(page.locator("#question")).hasAttribute("aria-invalid", "true");
+        assertThat(page.locator("#treatments")).hasAttribute("aria-describedby", "treatments-problem treatments-hint");
         forgetComplaints();
         tabTo(page.locator("#question"));
         type("Does bagged compost kill peas?");

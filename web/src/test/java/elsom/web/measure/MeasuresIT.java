@@ -43,4 +43,17 @@ class MeasuresIT {
         web.post("/measures/remove", Map.of("word", "scoop"));
         assertThat(web.get("/sums/dilution?volume=3+scoops").body()).doesNotContain("By your");
     }
+
+    @Test
+    void moneyIsSaidOnceAndStandsWherePricesDo() throws Exception {
+        Web web = new Web(port);
+        web.post("/shelf/typical", Map.of());
+        assertThat(web.get("/shelf").body()).contains("a litre").doesNotContain("CHF");
+        assertThat(web.post("/measures/currency", Map.of("sign", "5 euros")).body()).contains("Accepted: €, or CHF");
+        assertThat(web.post("/measures/currency", Map.of("sign", "CHF")).statusCode()).isEqualTo(302);
+        assertThat(web.get("/measures").body()).contains("value=\"CHF\"");
+        assertThat(web.get("/shelf").body()).contains("CHF, a litre");
+        assertThat(web.post("/measures/currency", Map.of("sign", "")).statusCode()).isEqualTo(302);
+        assertThat(web.get("/shelf").body()).doesNotContain("CHF");
+    }
 }
