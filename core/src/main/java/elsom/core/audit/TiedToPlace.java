@@ -45,7 +45,7 @@ final class TiedToPlace implements AuditRule {
             return List.of(fault(
                     stood,
                     ties.get(0).treatment(),
-                    (trial.copied() ? "No lot put it there, as far as is known: " : "It was put there by hand: ")
+                    (trial.copied() ? "It was not drawn there at random, as far as is known: " : "It was put there by hand: ")
                             + trial.name(ties.get(0).treatment()) + " "
                             + ties.get(0).what() + ".",
                     Grade.UNFAIR));

@@ -305,7 +305,7 @@ final class Copying {
         }
         missing.addAll(List.of(
                 "what they stood in",
-                "whether lots were drawn",
+                "whether places were drawn at random",
                 notebook.waterings().isEmpty() ? "water and feed" : "water and feed besides",
                 "who measured"));
         if (notebook.begun().isEmpty()) {

@@ -237,7 +237,7 @@ public record Notebook(
     }
 
     /**
-     * The trial, begun and read. Nobody knows where units stood, what they stood in or whether lots were drawn: the plan
+     * The trial, begun and read. Nobody knows where units stood, what they stood in or whether places were drawn at random: the plan
      * says so, and nothing is concluded from it.
      *
      * @param now the day that stands where none is known

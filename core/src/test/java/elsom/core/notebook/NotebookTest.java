@@ -332,7 +332,7 @@ class NotebookTest {
                         + unit.position().column())
                 .containsExactlyInAnyOrder("1 at 1,1", "2 at 1,2", "2 at 1,4", "2 at 2,1", "1 at 2,2");
         assertThat(copied.plan().origin().change())
-                .startsWith("Taken up under way on 1 Jun 2026. Not written down: what they stood in, whether lots");
+                .startsWith("Taken up under way on 1 Jun 2026. Not written down: what they stood in, whether places were drawn");
         assertThat(Notebook.takenUp(copied.record())).isTrue();
     }
 
@@ -355,7 +355,7 @@ class NotebookTest {
                 .extracting(Fault::seen)
                 .singleElement()
                 .asString()
-                .startsWith("No lot put it there, as far as is known");
+                .startsWith("It was not drawn there at random, as far as is known");
     }
 
     @Test

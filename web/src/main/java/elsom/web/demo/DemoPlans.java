@@ -387,7 +387,7 @@ final class DemoPlans {
                 .from(new PlanOrigin(
                         0,
                         plan.question(),
-                        "Not written down: where units stood, what they stood in, whether lots were drawn, water and feed, who"
+                        "Not written down: where units stood, what they stood in, whether places were drawn at random, water and feed, who"
                                 + " measured",
                         List.of(),
                         FollowUp.NOTEBOOK,

@@ -39,17 +39,21 @@ public record DrawnSection(
     /** The sections in order; of several of one kind each has an address of its own. */
     static List<DrawnSection> all(List<SectionView> views, ITemplateEngine templates) {
         Map<String, Integer> of = new HashMap<>();
+        Map<String, Integer> named = new HashMap<>();
         List<DrawnSection> drawn = new ArrayList<>();
         for (SectionView view : views) {
             String key = view.account().key();
-            drawn.add(of(view, key + "-" + of.merge(key, 1, Integer::sum), templates));
+            String name = view.account().title() + ", " + view.account().about();
+            int same = named.merge(name, 1, Integer::sum);
+            drawn.add(of(view, key + "-" + of.merge(key, 1, Integer::sum), same, templates));
         }
         return List.copyOf(drawn);
     }
 
-    private static DrawnSection of(SectionView view, String id, ITemplateEngine templates) {
+    private static DrawnSection of(SectionView view, String id, int same, ITemplateEngine templates) {
         Context context = new Context(Locale.ENGLISH);
         context.setVariable("s", view);
+        context.setVariable("nth", same > 1 ? ", " + same : "");
         return new DrawnSection(
                 view.section(),
                 id,

@@ -50,11 +50,16 @@ public record WorkingStrengthPage(
 
     private static final int DIGITS = 4;
 
-    /** What is poured together. */
+    /**
+     * What is poured together.
+     *
+     * @param inUs whether it was asked for in US measures
+     */
     public record Sheet(
             String stock,
             String water,
             String whole,
+            boolean inUs,
             List<String> units,
             List<Row> rows,
             List<String> steps,
@@ -142,6 +147,8 @@ public record WorkingStrengthPage(
                 stock,
                 amount(dilution.waterMl(), UnitOfMeasure.MILLILITRE, asked),
                 amount(dilution.volumeMl(), UnitOfMeasure.MILLILITRE, asked),
+                !amount(dilution.volumeMl(), UnitOfMeasure.MILLILITRE, asked)
+                        .equals(amount(dilution.volumeMl(), UnitOfMeasure.MILLILITRE, "")),
                 SHOWN.stream().map(WorkingStrengthPage::called).toList(),
                 List.of(
                         new Row("Stock", liquid ? in(dilution.stock()) : List.of(stock, "", "", "", "")),

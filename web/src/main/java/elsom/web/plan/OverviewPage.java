@@ -109,10 +109,10 @@ record OverviewPage(
 
     private static String how(Plan plan, boolean nowhere) {
         if (plan.copied() && !nowhere) {
-            return "Units stay where they stood when the trial was taken up; whether lots were drawn was not written down.";
+            return "Units stay where they stood when the trial was taken up; whether places were drawn at random was not written down.";
         }
         if (plan.copied()) {
-            return "Copied from a notebook: where units stood, and whether lots were drawn, was not written down.";
+            return "Copied from a notebook: where units stood, and whether places were drawn at random, was not written down.";
         }
         int moved = plan.arrangement().moves().size();
         return plan.arrangement().kind().label() + ": "

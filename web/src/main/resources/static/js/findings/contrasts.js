@@ -13,6 +13,17 @@ const FOOT = 44;
 
 const WORDS = { BETTER: 'better', WORSE: 'worse', NO_DIFFERENCE: 'no difference that matters', CANT_TELL: "can't tell" };
 
+/** As many ticks as their figures have room for. */
+export function room(x, most) {
+  const [left, right] = x.range();
+  for (let n = most; n > 2; n -= 1) {
+    const ticks = x.ticks(n);
+    const longest = Math.max(...ticks.map((one) => `${one}`.length)) + 2;
+    if (ticks.length * longest * LETTER <= right - left) return n;
+  }
+  return 2;
+}
+
 /** What a chart says, for those who can't see it. */
 export function saysContrasts({ unit, rows }) {
   return rows
@@ -54,7 +65,7 @@ export function draw(place, chart) {
 
 function axis(svg, x, high, chart, narrow) {
   svg.append('g').attr('class', 'axis').attr('transform', `translate(0,${high})`)
-    .call(d3.axisBottom(x).ticks(narrow ? 5 : 9).tickSize(5).tickFormat((v) => (v > 0 ? `+${v}` : `${v}`.replace('-', '−'))));
+    .call(d3.axisBottom(x).ticks(room(x, narrow ? 5 : 9)).tickSize(5).tickFormat((v) => (v > 0 ? `+${v}` : `${v}`.replace('-', '−'))));
   const shaded = chart.rows.some((row) => row.margin !== undefined) ? '; shaded: too small to matter' : '';
   nameAlong(svg, x.range()[1], high + 38, narrow ? 'difference' : `${chart.label}, difference`, `${chart.unit || 'as measured'}${narrow ? '' : shaded}`);
 }

@@ -58,6 +58,11 @@ final class Barriers {
         });
     }
 
+    /** Nothing to press that is too small for a finger. */
+    void noneForFingers() {
+        once("fingers", () -> hasNone(checks().withRules(List.of("target-size"))));
+    }
+
     private void once(String how, Runnable check) {
         String shape = how + page.evaluate(SHAPE);
         UUID key = UUID.nameUUIDFromBytes(shape.getBytes(StandardCharsets.UTF_8));

@@ -27,7 +27,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 abstract class BrowserTest {
     private static final int LONGEST_WAY = 120;
     private static final String RUNNING_OFF = "[...document.querySelectorAll('main *')]"
-            + ".filter(e => e.getBoundingClientRect().right > window.innerWidth + 1 && !e.closest('.scroll'))"
+            + ".filter(e => e.getBoundingClientRect().right > window.innerWidth + 1 && !e.closest('.scroll, .parts, .timebar, .map'))"
             + ".slice(0, 5).map(e => e.outerHTML.slice(0, 120)).join(' | ')";
 
     /** One for all journeys of a run; it ends with it. */
@@ -127,15 +127,26 @@ abstract class BrowserTest {
         new Barriers(page).none();
     }
 
+    /** Nothing runs off or is too small for a finger, also with text twice as large. */
+    protected void fitsAPhone() {
+        new Barriers(page).noneForFingers();
+        fits("");
+        fits("32px");
+    }
+
+    private void fits(String text) {
+        page.evaluate("size => { document.documentElement.style.fontSize = size; }", text);
+        assertThat((Integer) page.evaluate("document.documentElement.scrollWidth - window.innerWidth"))
+                .as("runs off %s with text of %s: %s", page.url(), text, page.evaluate(RUNNING_OFF))
+                .isLessThanOrEqualTo(0);
+        page.evaluate("document.documentElement.style.fontSize = ''");
+    }
+
     /** No barrier in light, in the dark, or with text twice as large, when nothing may run off the page either. */
     protected void isGoodForAll() {
         isAccessible();
         new Barriers(page).noneInTheDark();
-        page.evaluate("document.documentElement.style.fontSize = '32px'");
-        assertThat((Integer) page.evaluate("document.documentElement.scrollWidth - window.innerWidth"))
-                .as("runs off %s with text twice as large: %s", page.url(), page.evaluate(RUNNING_OFF))
-                .isLessThanOrEqualTo(0);
-        page.evaluate("document.documentElement.style.fontSize = ''");
+        fits("32px");
     }
 
     protected void press(String key) {

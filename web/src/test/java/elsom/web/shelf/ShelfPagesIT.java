@@ -46,7 +46,7 @@ class ShelfPagesIT {
         HttpResponse<String> refused = web.post("/shelf/lot", bad);
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(refused.body())
-                .contains("A lot has a name", "Accepted: 26 Nov 2026", "value=\"one morning\"")
+                .contains("A lot has a name", "Type it as 26 Nov 2026", "value=\"one morning\"")
                 .contains("&lt;b&gt;heap&lt;/b&gt;");
         assertThat(web.post("/shelf/lot", Map.of("name", "Mix A", "kind", "MIX", "recipe", "2:1 leaf mould"))
                         .body())
