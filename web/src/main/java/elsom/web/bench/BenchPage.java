@@ -159,7 +159,7 @@ record BenchPage(
                 .map(current ->
                         tasks.get(0).words() ? "✓" : current.value().replaceFirst(" (?:g|points?)(?:,.*)?$", ""))
                 .toList();
-        String value = read.isEmpty() ? "" : tasks.size() == 1 ? read.get(0) : read.size() + " of " + possible;
+        String value = read.isEmpty() ? "" : tasks.size() == 1 ? read.get(0) : read.size() + "/" + possible;
         BenchMap.State state = unit.code().value().equals(start)
                 ? BenchMap.State.NOW
                 : !record.expected(unit.code(), look.number())

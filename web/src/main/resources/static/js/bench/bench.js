@@ -7,6 +7,7 @@ import { Drafts } from './drafts.js';
 import { drawHistory } from './history.js';
 import { KeptBench } from './kept.js';
 import { listenForKeys } from './keys.js';
+import { Lately } from './lately.js';
 import { Live } from './live.js';
 import { HandMeter } from './meter.js';
 import { UnitMap, faceText } from './map.js';
@@ -43,6 +44,7 @@ const picker = at('picker') ? new Picker(at('picker'), picked) : null;
 const outbox = new Outbox(`${base}/readings`, `elsom-outbox-${data.trial}`, arrived, netState);
 const kept = new KeptBench(data.trial);
 const undecided = new Undecided(data.trial);
+const lately = new Lately(at('lately'), data.tasks);
 const undecidedList = new UndecidedList(at('undecided'), undecided, `${base}/readings`, arrived);
 const current = () => data.tasks[index];
 const meter = new HandMeter(at('take-meter'), () => ({ trial: data.trial, unit: current().code, look: data.look, endpoint: current().endpoint, sub: current().sub }),
@@ -56,6 +58,7 @@ const waits = (task) => outbox.read().some((entry) => entry.key === task.key && 
 function paint(task) {
   const tasks = tasksOf(task.code);
   map.paint(task, faceText(tasks), task.code === current().code, tasks.some(waits));
+  lately.draw(task.code);
 }
 
 /** @param {boolean} walked whether somebody came here by measuring: a page that opens leaves the focus at its start */

@@ -7,7 +7,7 @@ export function faceText(tasks) {
   const read = tasks.filter((task) => task.current);
   if (!read.length) return '';
   if (tasks.length === 1 && tasks[0].words) return '✓';
-  return tasks.length === 1 ? read[0].current.value.replace(/ (?:g|points?)(?:,.*)?$/, '') : `${read.length} of ${tasks.filter((task) => task.possible).length}`;
+  return tasks.length === 1 ? read[0].current.value.replace(/ (?:g|points?)(?:,.*)?$/, '') : `${read.length}/${tasks.filter((task) => task.possible).length}`;
 }
 
 export class UnitMap {
