@@ -41,6 +41,25 @@ class ReadmeTourIT extends BrowserTest {
         }
     }
 
+    /** Each way of writing the weight is taken without a question, and the next pot is up. */
+    private void measure(String readme) {
+        button("Keep it").click();
+        Matcher step = Pattern.compile("type a weight \\(`([^`]+)`, `([^`]+)`, `([^`]+)`\\)").matcher(readme);
+        Assertions.assertThat(step.find()).isTrue();
+        String code = page.locator("#unit-code").textContent();
+        for (int way = 1; way <= step.groupCount(); way++) {
+            page.locator("#value").fill(step.group(way));
+            press("Enter");
+            assertThat(page.locator("#unit-code")).not().hasText(code);
+            assertThat(page.locator("#asked")).isHidden();
+            press("u");
+            assertThat(page.locator("#unit-code")).hasText(code);
+        }
+        page.locator("#value").fill("20");
+        press("Enter");
+        assertThat(page.locator("#asked")).isVisible();
+    }
+
     @Test
     void everyStepLeadsWhereItSays() throws IOException {
         String readme = readme();
@@ -48,6 +67,7 @@ class ReadmeTourIT extends BrowserTest {
         page.navigate("/");
         along(way(readme, 1));
         assertThat(page.locator(".map .unit").first()).isVisible();
+        measure(readme);
         page.navigate("/");
         along(way(readme, 3));
         assertThat(page.locator(".first-answer").first()).isVisible();
