@@ -41,7 +41,7 @@ export const tests = {
     is(faceText([task('K22', 'mass')]), '');
     is(faceText([task('K22', 'mass', 1, { current: { value: '301.2 g' } })]), '301.2');
     is(faceText([task('K22', 'injury', 1, { current: { value: '7 points, cupped leaf' } })]), '7');
-    is(faceText([task('K22', 'height', 1, { current: { value: '4 cm' } }), task('K22', 'height', 2), task('K22', 'roots', 1, { possible: false })]), '1 of 2');
+    is(faceText([task('K22', 'height', 1, { current: { value: '4 cm' } }), task('K22', 'height', 2), task('K22', 'roots', 1, { possible: false })]), '1/2');
   },
   'what waits is counted in words'(is) {
     is(waitingWords(1).startsWith('No connection. One reading waits on this device and is sent'), true);

@@ -36,8 +36,7 @@ final class TiedToPlace implements AuditRule {
                 || trial.byTreatment().values().stream().anyMatch(units -> units.size() < FEWEST)) {
             return List.of();
         }
-        boolean byHand =
-                trial.copied() || !trial.plan().arrangement().moves().isEmpty();
+        boolean byHand = trial.copied() || !trial.plan().arrangement().moves().isEmpty();
         List<Balance.Tie> ties = Balance.of(stood.benches(), stood.units()).ties().stream()
                 .filter(tie -> tie.kind() == Balance.Tie.Kind.PLACE)
                 .toList();
@@ -45,7 +44,9 @@ final class TiedToPlace implements AuditRule {
             return List.of(fault(
                     stood,
                     ties.get(0).treatment(),
-                    (trial.copied() ? "It was not drawn there at random, as far as is known: " : "It was put there by hand: ")
+                    (trial.copied()
+                                    ? "It was not drawn there at random, as far as is known: "
+                                    : "It was put there by hand: ")
                             + trial.name(ties.get(0).treatment()) + " "
                             + ties.get(0).what() + ".",
                     Grade.UNFAIR));

@@ -82,10 +82,7 @@ public record Recipe(
     /** What a vessel of so many litres gets, in the order it goes in. */
     public List<SheetLine> sheet(String treatment, double litres) {
         List<SheetLine> sheet = new ArrayList<>();
-        sheet.add(new SheetLine(
-                "water",
-                amount(litres * 1000, UnitOfMeasure.MILLILITRE),
-                0));
+        sheet.add(new SheetLine("water", amount(litres * 1000, UnitOfMeasure.MILLILITRE), 0));
         water.filter(made -> made.chlorineMgL() > 0)
                 .ifPresent(made -> sheet.add(new SheetLine(
                         "ascorbic acid against its chlorine, stirred in first",
@@ -93,10 +90,7 @@ public record Recipe(
                         0)));
         for (Ingredient one : ingredients) {
             if (one.in(treatment)) {
-                sheet.add(new SheetLine(
-                        one.name(),
-                        amount(one.perLitre() * litres, one.unit()),
-                        one.afterHours()));
+                sheet.add(new SheetLine(one.name(), amount(one.perLitre() * litres, one.unit()), one.afterHours()));
             }
         }
         airPerLitre.ifPresent(air ->

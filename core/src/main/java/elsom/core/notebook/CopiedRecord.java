@@ -57,7 +57,10 @@ record CopiedRecord(Notebook notebook, List<LocalDate> days, ZoneId zone) {
             int next = taken.merge(unit.treatment(), 1, Integer::sum) - 1;
             if (next < own.size()) {
                 units.add(unit);
-                names.add(own.get(next).name().startsWith(Line.ROW) ? "" : own.get(next).name());
+                names.add(
+                        own.get(next).name().startsWith(Line.ROW)
+                                ? ""
+                                : own.get(next).name());
                 written(drawn, unit, own.get(next), readings, mishaps);
             }
         }
@@ -67,7 +70,8 @@ record CopiedRecord(Notebook notebook, List<LocalDate> days, ZoneId zone) {
                 drawn.treatments(),
                 drawn.containers(),
                 stands.map(where -> List.of(where.bench())).orElse(drawn.benches()),
-                stands.map(where -> where.placed(units, names, drawn.treatments())).orElse(units),
+                stands.map(where -> where.placed(units, names, drawn.treatments()))
+                        .orElse(units),
                 drawn.endpoints(),
                 drawn.looks(),
                 readings,
@@ -128,8 +132,7 @@ record CopiedRecord(Notebook notebook, List<LocalDate> days, ZoneId zone) {
         }
     }
 
-    private static void called(
-            Look look, Notebook.Pot pot, ExperimentalUnit unit, Instant when, List<Mishap> mishaps) {
+    private static void called(Look look, Notebook.Pot pot, ExperimentalUnit unit, Instant when, List<Mishap> mishaps) {
         if (!pot.name().isEmpty() && !pot.name().startsWith(Line.ROW)) {
             mishaps.add(mishap(mishaps, MishapKind.NOTE, "called " + pot.name() + " there", unit, look, when));
         }

@@ -98,8 +98,9 @@ final class Copying {
                 .sorted()
                 .toList();
         if (all.size() + notebook.going().coming().size() > PlannedLook.MOST) {
-            throw new IllegalArgumentException(
-                    "They are read on " + (all.size() + notebook.going().coming().size()) + " days; at most " + PlannedLook.MOST + " looks are kept.");
+            throw new IllegalArgumentException("They are read on "
+                    + (all.size() + notebook.going().coming().size()) + " days; at most " + PlannedLook.MOST
+                    + " looks are kept.");
         }
         return all;
     }
@@ -315,7 +316,8 @@ final class Copying {
             missing.add(Notebook.SOME_DAYS);
         }
         String since = notebook.going().goesOn()
-                ? "Taken up under way on " + Notebook.DAY.format(notebook.going().takenUp()) + ". "
+                ? "Taken up under way on "
+                        + Notebook.DAY.format(notebook.going().takenUp()) + ". "
                 : "";
         return since + "Not written down: " + String.join(", ", missing);
     }

@@ -83,10 +83,7 @@ public record Stands(List<List<String>> rows) {
         for (int i = 0; i < units.size(); i++) {
             String key = byName
                     ? called.get(i)
-                    : treatments
-                            .get(units.get(i).treatment() - 1)
-                            .code()
-                            .toLowerCase(Locale.ROOT);
+                    : treatments.get(units.get(i).treatment() - 1).code().toLowerCase(Locale.ROOT);
             waiting.computeIfAbsent(key, none -> new ArrayDeque<>()).add(i);
         }
         List<ExperimentalUnit> placed = new ArrayList<>(units);

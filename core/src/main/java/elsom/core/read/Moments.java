@@ -56,8 +56,11 @@ public final class Moments {
      */
     public static LocalDateTime at(String text, Box box, LocalDate today) {
         Matcher timed = TIMED.matcher(text.strip());
-        if (!timed.matches() || timed.group("day").isBlank() || (timed.group("minute") == null && timed.group("half") == null)) {
-            throw new IllegalArgumentException("“" + text.strip() + "” is no day and time. Accepted: " + box.example() + ", 14:05");
+        if (!timed.matches()
+                || timed.group("day").isBlank()
+                || (timed.group("minute") == null && timed.group("half") == null)) {
+            throw new IllegalArgumentException(
+                    "“" + text.strip() + "” is no day and time. Accepted: " + box.example() + ", 14:05");
         }
         LocalDate day = day(timed.group("day"), box, today);
         int hour = Integer.parseInt(timed.group("hour"));
@@ -67,10 +70,13 @@ public final class Moments {
             if (half != null && (hour < 1 || hour > NOON)) {
                 throw new DateTimeException("no such hour");
             }
-            int of = half == null ? hour : hour % NOON + (half.toLowerCase(Locale.ROOT).startsWith("p") ? NOON : 0);
+            int of = half == null
+                    ? hour
+                    : hour % NOON + (half.toLowerCase(Locale.ROOT).startsWith("p") ? NOON : 0);
             return day.atTime(LocalTime.of(of, minute));
         } catch (DateTimeException none) {
-            throw new IllegalArgumentException("There is no such time as “" + text.strip() + "”. Accepted: " + box.example() + ", 14:05", none);
+            throw new IllegalArgumentException(
+                    "There is no such time as “" + text.strip() + "”. Accepted: " + box.example() + ", 14:05", none);
         }
     }
 }

@@ -30,12 +30,11 @@ class RecipeTest {
                                 "ascorbic acid against its chlorine, stirred in first", "20 mg"),
                         org.assertj.core.groups.Tuple.tuple("compost", "150 g"),
                         org.assertj.core.groups.Tuple.tuple("air, all the time", "5 L/min"));
-        assertThat(recipe.sheet("none, kelp", 10))
-                .anySatisfy(line -> {
-                    assertThat(line.name()).isEqualTo("molasses");
-                    assertThat(line.metric()).isEqualTo("20 mL");
-                    assertThat(line.afterHours()).isEqualTo(12);
-                });
+        assertThat(recipe.sheet("none, kelp", 10)).anySatisfy(line -> {
+            assertThat(line.name()).isEqualTo("molasses");
+            assertThat(line.metric()).isEqualTo("20 mL");
+            assertThat(line.afterHours()).isEqualTo(12);
+        });
         assertThat(recipe.feedings()).containsExactly(12.0);
     }
 

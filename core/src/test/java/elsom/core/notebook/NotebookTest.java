@@ -38,7 +38,14 @@ class NotebookTest {
         Notebook.Factors factors = pages.headings()
                 .map(read -> new Notebook.Factors(read.title(Holds.TREATMENT), read.title(Holds.SECOND)))
                 .orElse(Notebook.Factors.NONE);
-        return new Notebook("Which holds longest?", measured, Optional.empty(), pages.lines(), List.of(), factors, Going.over(TODAY));
+        return new Notebook(
+                "Which holds longest?",
+                measured,
+                Optional.empty(),
+                pages.lines(),
+                List.of(),
+                factors,
+                Going.over(TODAY));
     }
 
     private static List<Line> lines(String text, List<Notebook.Measured> measured, Map<Integer, String> problems) {
@@ -332,7 +339,8 @@ class NotebookTest {
                         + unit.position().column())
                 .containsExactlyInAnyOrder("1 at 1,1", "2 at 1,2", "2 at 1,4", "2 at 2,1", "1 at 2,2");
         assertThat(copied.plan().origin().change())
-                .startsWith("Taken up under way on 1 Jun 2026. Not written down: what they stood in, whether places were drawn");
+                .startsWith(
+                        "Taken up under way on 1 Jun 2026. Not written down: what they stood in, whether places were drawn");
         assertThat(Notebook.takenUp(copied.record())).isTrue();
     }
 

@@ -37,8 +37,15 @@ class MomentsTest {
     @ParameterizedTest
     @ValueSource(
             strings = {
-                "", "14:05", "25 Nov 2026", "25 Nov 2026, 25:00", "25 Nov 2026, 14", "25 Nov 2026, 13 pm", "4/5/2026 09:00",
-                "some day 09:00", "31 Nov 2026, 09:00"
+                "",
+                "14:05",
+                "25 Nov 2026",
+                "25 Nov 2026, 25:00",
+                "25 Nov 2026, 14",
+                "25 Nov 2026, 13 pm",
+                "4/5/2026 09:00",
+                "some day 09:00",
+                "31 Nov 2026, 09:00"
             })
     void whatIsNoOneTimeIsRefusedWithWhatWouldBeAccepted(String typed) {
         assertThatThrownBy(() -> read(typed))

@@ -73,7 +73,13 @@ class UnderLimitTest {
         Notebook.Pages pages = Notebook.read(lines, SALT, List.of(), LocalDate.of(2026, 6, 1), problems);
         assertThat(problems).isEmpty();
         Notebook.Copied copied = new Notebook(
-                        "Which?", SALT, Optional.empty(), pages.lines(), List.of(), Notebook.Factors.NONE, Going.over(LocalDate.of(2026, 6, 1)))
+                        "Which?",
+                        SALT,
+                        Optional.empty(),
+                        pages.lines(),
+                        List.of(),
+                        Notebook.Factors.NONE,
+                        Going.over(LocalDate.of(2026, 6, 1)))
                 .copied(ZoneOffset.UTC, Instant.parse("2026-06-01T08:00:00Z"), 7);
         return Protocols.find(copied.plan().protocol())
                 .orElseThrow()

@@ -1,14 +1,12 @@
 package elsom.web.brew;
 
-import elsom.core.read.Box;
-import elsom.core.read.Moments;
-import java.time.ZoneId;
-import java.time.LocalDate;
 import elsom.core.brew.BrewReading;
 import elsom.core.brew.Recipe;
 import elsom.core.brew.Refeeding;
 import elsom.core.mix.Quarantine;
 import elsom.core.plan.Plan;
+import elsom.core.read.Box;
+import elsom.core.read.Moments;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
@@ -23,6 +21,8 @@ import elsom.web.trial.Trials;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

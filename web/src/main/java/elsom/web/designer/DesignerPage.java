@@ -71,17 +71,18 @@ public record DesignerPage(
 
     /** A property, predicted or measured, on a strip with what the use wants. */
     public record Line(
-            String label, boolean price, String value, String from, String tone, double markX, double bandX, double bandWidth) {}
+            String label,
+            boolean price,
+            String value,
+            String from,
+            String tone,
+            double markX,
+            double bandX,
+            double bandWidth) {}
 
     /** A part of the batch, in the order of mixing; {@code apart} is a lot in it that is in quarantine. */
     public record BatchLine(
-            String name,
-            String share,
-            String volume,
-            String mass,
-            String perContainer,
-            String how,
-            String apart) {}
+            String name, String share, String volume, String mass, String perContainer, String how, String apart) {}
 
     static DesignerPage of(
             DesignerForm form,

@@ -41,7 +41,12 @@ class TwoController {
     /** A unit with both figures. */
     public record Row(Swatch swatch, String code, String x, String y) {}
 
-    /** @param most what a figure can't be above; empty where it can */
+    /**
+     * The units as dots.
+     *
+     * @param mostX what the figure across can't be above; empty where it can
+     * @param mostY the same of the one upright
+     */
     private record Scatter(String x, String y, List<Dot> dots, OptionalDouble mostX, OptionalDouble mostY) {}
 
     private record Dot(Swatch swatch, String code, double x, double y) {}

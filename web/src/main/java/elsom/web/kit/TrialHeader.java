@@ -104,7 +104,8 @@ public record TrialHeader(
         if (takenUp || Notebook.copied(record)) {
             int treatments = record.treatments().size();
             return protocol + " · " + treatments + (treatments == 1 ? " treatment" : " treatments") + ", "
-                    + record.units().size() + " units · " + (takenUp ? "taken up under way" : "copied from a notebook");
+                    + record.units().size() + " units · "
+                    + (takenUp ? "copied in, where they stand" : "copied from a notebook");
         }
         int replicates =
                 record.units().stream().mapToInt(unit -> unit.replicate()).max().orElse(0);

@@ -144,7 +144,9 @@ final class DatesPart implements PartOfForm {
 
     private static Instant instant(String field, String text, ZoneId zone, Instant fallback, Problems problems) {
         try {
-            return Moments.at(text, Box.DAY_PLANNED, LocalDate.now(zone)).atZone(zone).toInstant();
+            return Moments.at(text, Box.DAY_PLANNED, LocalDate.now(zone))
+                    .atZone(zone)
+                    .toInstant();
         } catch (IllegalArgumentException unreadable) {
             problems.add(field, String.valueOf(unreadable.getMessage()));
             return fallback;
@@ -251,8 +253,7 @@ final class DatesPart implements PartOfForm {
             if (!from.isEmpty() || !to.isEmpty()) {
                 problems.tried(
                                 Form.name(AWAY, i, "from"),
-                                () -> new Hours.Away(
-                                        day(from.isEmpty() ? to : from), day(to.isEmpty() ? from : to)))
+                                () -> new Hours.Away(day(from.isEmpty() ? to : from), day(to.isEmpty() ? from : to)))
                         .ifPresent(away::add);
             }
         }

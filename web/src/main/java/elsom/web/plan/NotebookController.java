@@ -98,11 +98,7 @@ class NotebookController {
             String treatment, String second, String pot, List<String> values, String on, String note, String told) {}
 
     private static Read read(
-            Form form,
-            Notebook.Pages pages,
-            List<Notebook.Measured> measured,
-            Optional<String> again,
-            Going going) {
+            Form form, Notebook.Pages pages, List<Notebook.Measured> measured, Optional<String> again, Going going) {
         return new Read(
                 titles(pages.headings()),
                 pages.headings().map(Headings::columns).orElse(List.of()),
@@ -216,8 +212,7 @@ class NotebookController {
         Going going = going(form, today, problems);
         Optional<Notebook.Copied> copied = problems.none()
                 ? copied(
-                        () -> new Notebook(
-                                question, measured, begun, pages.lines(), waterings, factors(pages), going),
+                        () -> new Notebook(question, measured, begun, pages.lines(), waterings, factors(pages), going),
                         problems)
                 : Optional.empty();
         Optional<Read> read = typed.headings().isPresent() || (copied.isPresent() || unclear.isPresent())

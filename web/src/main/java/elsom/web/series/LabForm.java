@@ -1,10 +1,8 @@
 package elsom.web.series;
 
+import elsom.core.plan.Measure;
 import elsom.core.read.Box;
 import elsom.core.read.Moments;
-import java.time.ZoneId;
-import java.time.LocalDate;
-import elsom.core.plan.Measure;
 import elsom.core.series.Landing;
 import elsom.core.series.Measurand;
 import elsom.core.sim.LabAnswer;
@@ -13,13 +11,14 @@ import elsom.core.trial.EndpointCode;
 import elsom.core.trial.Look;
 import elsom.core.trial.TrialRecord;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -29,7 +28,6 @@ import java.util.stream.Collectors;
 final class LabForm {
     /** Asked, but no endpoint of a look: the answer is a course only. */
     static final String COURSE = "course";
-
 
     private final TrialRecord record;
     private final Map<EndpointCode, Measurand> sensed;
@@ -62,7 +60,9 @@ final class LabForm {
     static LabForm begin(TrialRecord record, List<Measure> measures, Instant now) {
         Map<String, String> typed = new HashMap<>();
         LabForm form = new LabForm(record, measures, typed, List.of());
-        typed.put("sampled", Moments.written(LocalDateTime.ofInstant(now, record.trial().zone())));
+        typed.put(
+                "sampled",
+                Moments.written(LocalDateTime.ofInstant(now, record.trial().zone())));
         Look near = form.nearest(now);
         typed.put("look", String.valueOf(near.number()));
         for (Measurand what : LabAnswer.MEASURES) {

@@ -1,10 +1,10 @@
 package elsom.web.shelf;
 
-import elsom.core.read.Box;
-import elsom.core.read.Moments;
 import elsom.core.material.Lot;
 import elsom.core.material.MaterialKind;
 import elsom.core.material.Preparation;
+import elsom.core.read.Box;
+import elsom.core.read.Moments;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.EnumSet;

@@ -14,8 +14,7 @@ export function span(values, most = null) {
   const low = Math.min(...values);
   const high = Math.max(...values);
   const room = (high - low || Math.abs(high) || 1) * 0.06;
-  const [from, to] = d3.scaleLinear([low - room, high + room], [0, 1]).nice().domain();
-  return [low >= 0 ? Math.max(0, from) : from, most === null ? to : Math.min(most, to)];
+  return [low >= 0 ? Math.max(0, low - room) : low - room, most === null ? high + room : Math.min(most, high + room)];
 }
 
 export function draw(place, { x, y, dots, mostX, mostY }) {

@@ -146,11 +146,13 @@ class QuickJourneyIT extends BrowserTest {
     void aTrialUnderWayIsTakenUpWhereItStands() {
         open(360, 740);
         page.navigate("/trials/notebook");
-        page.locator("summary", new Page.LocatorOptions().setHasText("still under way")).click();
+        page.locator("summary", new Page.LocatorOptions().setHasText("still under way"))
+                .click();
         field("What was it about?").fill("Which mix roots box cuttings?");
         page.locator("input[name='measured[0].name']").fill("Height");
         page.locator("input[name='measured[0].unit']").fill("cm");
-        page.locator("#lines").fill("mould; 12.1; 3 Nov 2026\nmould; 11; 3 Nov 2026\nfibre; 10.2; 3 Nov 2026\nfibre; 9; 3 Nov 2026");
+        page.locator("#lines")
+                .fill("mould; 12.1; 3 Nov 2026\nmould; 11; 3 Nov 2026\nfibre; 10.2; 3 Nov 2026\nfibre; 9; 3 Nov 2026");
         page.locator("#coming").fill("1 Jan 2026");
         page.locator("#stands").fill("A B\nB C");
         button("Show how it is read").click();
@@ -165,7 +167,7 @@ class QuickJourneyIT extends BrowserTest {
         isGoodForAll();
         button("Copy it in").click();
         page.waitForURL("**/bench");
-        assertThat(page.locator(".trial-head")).containsText("4 units · taken up under way");
+        assertThat(page.locator(".trial-head")).containsText("4 units · copied in, where they stand");
         page.navigate("/");
         assertThat(page.locator("main")).containsText("Which mix roots box cuttings?");
     }

@@ -44,7 +44,8 @@ class ReadmeTourIT extends BrowserTest {
     /** Each way of writing the weight is taken without a question, and the next pot is up. */
     private void measure(String readme) {
         button("Keep it").click();
-        Matcher step = Pattern.compile("type a weight \\(`([^`]+)`, `([^`]+)`, `([^`]+)`\\)").matcher(readme);
+        Matcher step = Pattern.compile("type a weight \\(`([^`]+)`, `([^`]+)`, `([^`]+)`\\)")
+                .matcher(readme);
         Assertions.assertThat(step.find()).isTrue();
         String code = page.locator("#unit-code").textContent();
         for (int way = 1; way <= step.groupCount(); way++) {

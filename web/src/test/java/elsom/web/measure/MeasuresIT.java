@@ -49,11 +49,14 @@ class MeasuresIT {
         Web web = new Web(port);
         web.post("/shelf/typical", Map.of());
         assertThat(web.get("/shelf").body()).contains("a litre").doesNotContain("CHF");
-        assertThat(web.post("/measures/currency", Map.of("sign", "5 euros")).body()).contains("Accepted: €, or CHF");
-        assertThat(web.post("/measures/currency", Map.of("sign", "CHF")).statusCode()).isEqualTo(302);
+        assertThat(web.post("/measures/currency", Map.of("sign", "5 euros")).body())
+                .contains("Accepted: €, or CHF");
+        assertThat(web.post("/measures/currency", Map.of("sign", "CHF")).statusCode())
+                .isEqualTo(302);
         assertThat(web.get("/measures").body()).contains("value=\"CHF\"");
         assertThat(web.get("/shelf").body()).contains("CHF, a litre");
-        assertThat(web.post("/measures/currency", Map.of("sign", "")).statusCode()).isEqualTo(302);
+        assertThat(web.post("/measures/currency", Map.of("sign", "")).statusCode())
+                .isEqualTo(302);
         assertThat(web.get("/shelf").body()).doesNotContain("CHF");
     }
 }
