@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
@@ -25,7 +26,7 @@ public record Stands(List<List<String>> rows) {
     /** What a bench is called of which the places are known and nothing else. */
     static final String NAME = "As it stands";
 
-    private static final String EMPTY = "-";
+    private static final Set<String> EMPTY = Set.of("-", "–", "—", ".");
 
     /** It does not fit the pots that are written down. */
     public static final class Unfit extends RuntimeException {
@@ -78,7 +79,7 @@ public record Stands(List<List<String>> rows) {
                 && called.stream().distinct().count() == called.size()
                 && rows.stream()
                         .flatMap(List::stream)
-                        .allMatch(place -> place.equals(EMPTY) || called.contains(Notebook.name(place)));
+                        .allMatch(place -> EMPTY.contains(place) || called.contains(Notebook.name(place)));
         Map<String, Deque<Integer>> waiting = new HashMap<>();
         for (int i = 0; i < units.size(); i++) {
             String key = byName
@@ -90,7 +91,7 @@ public record Stands(List<List<String>> rows) {
         for (int row = 0; row < rows.size(); row++) {
             for (int column = 0; column < rows.get(row).size(); column++) {
                 String place = rows.get(row).get(column);
-                if (!place.equals(EMPTY)) {
+                if (!EMPTY.contains(place)) {
                     int unit = next(waiting, place, treatments);
                     placed.set(unit, units.get(unit).at(new BenchPosition(1, row + 1, column + 1), 1));
                 }

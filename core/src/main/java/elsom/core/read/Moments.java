@@ -32,7 +32,7 @@ public final class Moments {
     /**
      * A day.
      *
-     * @param box {@link Box#DATE} for one that was, {@link Box#DAY_PLANNED} for any
+     * @param box {@link Box#DATE} for one that was, {@link Box#DAY_PLANNED} for any: without a year each means another
      * @throws IllegalArgumentException with what is wrong or asked, and what would be accepted
      */
     public static LocalDate day(String text, Box box, LocalDate today) {

@@ -327,7 +327,7 @@ class NotebookTest {
         Notebook.Copied copied = underWay(
                 "mould; 420; 3 May 2026\nmould; 415; 3 May 2026\nfibre; 390; 3 May 2026\nfibre; ?; 3 May 2026; lost\nfibre; 400; 3 May 2026",
                 "20 June 2026\n12 June 2026",
-                "A B - B\nB A");
+                "A B – B\nB A");
         assertThat(copied.record().looks())
                 .extracting(look -> look.name())
                 .containsExactly("3 May 2026", "12 Jun 2026", "20 Jun 2026");

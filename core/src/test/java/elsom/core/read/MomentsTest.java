@@ -55,6 +55,15 @@ class MomentsTest {
     }
 
     @Test
+    void withoutAYearItIsTheLastSuchOfWhatWasAndTheNextOfWhatIsPlanned() {
+        assertThat(Moments.at("20 Nov 9:00", Box.DATE, TODAY)).isEqualTo("2026-11-20T09:00");
+        assertThat(Moments.at("4 Jan 9:00", Box.DAY_PLANNED, TODAY)).isEqualTo("2027-01-04T09:00");
+        assertThatThrownBy(() -> Moments.at("4 Jan 2027 9:00", Box.DATE, TODAY)).hasMessageContaining("in the future");
+        assertThatThrownBy(() -> Moments.at("20 Nov 9:00", Box.DAY_PLANNED, TODAY))
+                .hasMessageContaining("is it next year's, 2027-11-20");
+    }
+
+    @Test
     void whatIsWrittenIsReadAsTheSame() {
         LocalDateTime at = LocalDateTime.of(2027, 1, 4, 0, 5);
         assertThat(read(Moments.written(at))).isEqualTo(at);

@@ -236,7 +236,7 @@ class BrewsController {
         Instant at;
         try {
             ZoneId zone = record.trial().zone();
-            at = Moments.at(typed, Box.DAY_PLANNED, LocalDate.ofInstant(clock.instant(), zone))
+            at = Moments.at(typed, Box.DATE, LocalDate.ofInstant(clock.instant(), zone))
                     .atZone(zone)
                     .toInstant();
         } catch (IllegalArgumentException unreadable) {

@@ -22,7 +22,7 @@ import org.springframework.core.io.support.ResourcePatternResolver;
  */
 record WorkerScript(String text) {
     private static final String STATIC = "/static/";
-    private static final String BULMA = "/webjars/bulma/css/bulma.min.css";
+    private static final String BULMA = "/webjars/bulma/css/versions/bulma-no-helpers.min.css";
     private static final String SOURCE = "/worker/worker.js";
 
     /**

@@ -207,7 +207,7 @@ final class LabForm {
     private Optional<Instant> sampled(Instant now) {
         try {
             ZoneId zone = record.trial().zone();
-            Instant at = Moments.at(text("sampled"), Box.DAY_PLANNED, LocalDate.ofInstant(now, zone))
+            Instant at = Moments.at(text("sampled"), Box.DATE, LocalDate.ofInstant(now, zone))
                     .atZone(zone)
                     .toInstant();
             if (at.isAfter(now)) {

@@ -101,11 +101,7 @@ record LotForm(
             return null;
         }
         try {
-            LocalDate day = Moments.day(text, Box.DAY_PLANNED, today);
-            if (day.isAfter(today)) {
-                problems.put(field, Moments.written(day) + " is still to come. Accepted: " + Moments.written(today));
-            }
-            return day;
+            return Moments.day(text, Box.DATE, today);
         } catch (IllegalArgumentException wrong) {
             problems.put(field, String.valueOf(wrong.getMessage()));
             return null;
