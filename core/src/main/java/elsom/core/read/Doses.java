@@ -60,7 +60,7 @@ final class Doses {
         if (plan || label) {
             Optional<Read> ratio = Ratios.ratio(piece);
             if (ratio.isPresent()) {
-                return ratio.get();
+                return ratio.get() instanceof Read.Value value ? checked(piece, value) : ratio.get();
             }
         }
         List<Measured> all = piece.amounts().at(0);

@@ -17,7 +17,7 @@ final class Loose {
             "(<|less than|below|under|bdl|b\\.d\\.l\\.?|lod|nd|n\\.d\\.|not detected)\\s*=?\\s*\\(?\\s*<?\\s*|(>|more than|above|over)\\s*=?\\s*");
     private static final Pattern UNSAID =
             Pattern.compile("(?:below (?:the )?detection(?: limit)?|not detected|n\\.?d\\.?|bdl|trace|traces|<? ?lod)");
-    private static final Pattern UNIT = Pattern.compile("[\\p{L}°%][\\p{L}\\p{M}0-9°%/·. ^-]{0,40}");
+    private static final Pattern UNIT = Pattern.compile("[\\p{L}\\p{Sc}°%][\\p{L}\\p{M}0-9°%/·. ^-]{0,40}");
     private static final Pattern SUMMARY = Pattern.compile(
             "(-?[0-9]*[.,]?[0-9]+) ?± ?([0-9]*[.,]?[0-9]+) ?([\\p{L}°%/0-9]*?)(?:[,;(]? ?\\(?n ?=? ?([0-9]{1,4})\\)?)?");
     private static final Pattern PRICE = Pattern.compile(

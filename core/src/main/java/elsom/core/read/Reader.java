@@ -51,6 +51,8 @@ public final class Reader {
             Box.MIX,
             Box.SEED_AMOUNT);
 
+    private static final double NEXT_TO_NOTHING = 1e-6;
+
     private Reader() {}
 
     /**
@@ -78,7 +80,28 @@ public final class Reader {
             return unknown(box, plain);
         }
         Read read = eachWay(box, plain, known);
+        if (read instanceof Read.Value value && value.meaning() instanceof Read.Mixed mix && !saidBack(mix, known)) {
+            return new Read.Ask(
+                    "“" + plain + "”: a name in it can't be told from an amount. Type it as in " + box.example() + ".");
+        }
         return read instanceof Read.Ask ask ? possible(box, ask, known) : read;
+    }
+
+    /** Whether a mix, as it is said, is read as the same: names that hold amounts or measures are not. */
+    private static boolean saidBack(Read.Mixed mix, Known known) {
+        if (!(eachWay(Box.MIX, Plain.of(mix.says("")), known) instanceof Read.Value again
+                && again.meaning() instanceof Read.Mixed back
+                && back.shares().size() == mix.shares().size())) {
+            return false;
+        }
+        for (int i = 0; i < mix.shares().size(); i++) {
+            Read.Share said = mix.shares().get(i);
+            Read.Share read = back.shares().get(i);
+            if (!said.material().equals(read.material()) || Math.abs(said.share() - read.share()) > NEXT_TO_NOTHING) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Offers only what this box understands. */

@@ -35,7 +35,7 @@ record Token(Kind kind, String text, String word, double value, double other, in
     private static final Pattern CONTINENTAL = Pattern.compile("[1-9][0-9]{0,2}(?:\\.[0-9]{3})+,[0-9]+");
     private static final Pattern POINTED = Pattern.compile("[1-9][0-9]{0,2}(?:\\.[0-9]{3}){2,}");
     private static final Pattern EITHER = Pattern.compile("[1-9][0-9]{0,2},[0-9]{3}");
-    private static final Pattern PLAIN = Pattern.compile("[0-9]*[.,]?[0-9]+\\.?(?:[eE][+-]?[0-9]+)?|[0-9]+\\.?");
+    private static final Pattern PLAIN = Pattern.compile("[0-9]*[.,]?[0-9]+(?:\\.|[eE][+-]?[0-9]+)?|[0-9]+\\.?");
 
     /** The pieces of a plain text; blanks that part thousands are joined unless several numbers are wanted. */
     static List<Token> of(String plain, boolean joined) {

@@ -166,6 +166,22 @@ class TypedTest {
         assertThat(Reader.read(Box.DATE, "12 June 2027", december)).isInstanceOf(Read.Refused.class);
     }
 
+    /** Found by chance: what looks like two points and an exponent is no number, and no rate comes of nothing. */
+    @Test
+    void whatIsNoNumberIsToldAndNeverFails() {
+        for (Box box : Box.values()) {
+            assertThat(Reader.read(box, "24.11.E2026", Known.on(LocalDate.of(2026, 12, 1))))
+                    .as(box.name())
+                    .isNotInstanceOf(Read.Value.class);
+        }
+        Known today = Known.on(LocalDate.of(2026, 12, 1));
+        assertThat(Reader.read(Box.LABEL_RATE, "0 mL added to 1 L of water", today))
+                .isInstanceOf(Read.Refused.class);
+        assertThat(Reader.read(Box.MIX, "1,250rest tsp", today)).isInstanceOf(Read.Ask.class);
+        assertThat(Reader.read(Box.FREE, "0.07 £/g", today))
+                .hasToString(Reader.read(Box.FREE, "£4.20 for 60 g", today).toString());
+    }
+
     private static String day(String iso) {
         return new Read.Value(new Read.Day(LocalDate.parse(iso)), "date").toString();
     }
