@@ -340,7 +340,7 @@ class PartsTest {
             looks[0].after     | soon            | Accepted: 6 h, 7 d
             looks[0].endpoints | ''              | Tick what is measured
             zone               | Mars/Olympus    | is not a time zone
-            start              | yesterday       | A day and time
+            start              | yesterday       | is no day and time
             refill             | 120             | from 5 to 95 %
             steps[0].every     | often           | Accepted: 6 h, 7 d
             from               | 25:00           | 25:00
