@@ -131,7 +131,7 @@ class ReportFilesIT {
                 "card", words(get("old notebook", "/card")));
         for (String invented : List.of(
                 "8108",
-                "drawn at random",
+                ", drawn at random",
                 "Completely random",
                 "completely random",
                 "atered",
