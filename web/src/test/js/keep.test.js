@@ -34,7 +34,9 @@ export const tests = {
     place.remove();
   },
   'an axis has room at both ends, also for one value': (is) => {
-    is(span([0, 100]), [-6, 106]);
+    is(span([0, 100]), [0, 106]);
+    is(span([0, 100], 100), [0, 100]);
+    is(span([-4, 96]), [-10, 102]);
     is(span([5, 5]).map((end) => Math.round(end * 100) / 100), [4.7, 5.3]);
   },
 };

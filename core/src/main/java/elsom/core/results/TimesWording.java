@@ -24,10 +24,13 @@ final class TimesWording {
 
     /** "none of 6 by day 28". */
     String come(int arm) {
+        return ofAll(arm) + " by " + question.look().said();
+    }
+
+    private String ofAll(int arm) {
         List<Observed> seen = seen(arm);
         long late = waiting(arm);
-        return (late == seen.size() ? "none" : String.valueOf(seen.size() - late)) + " of " + seen.size() + " by "
-                + question.look().said();
+        return (late == seen.size() ? "none" : String.valueOf(seen.size() - late)) + " of " + seen.size();
     }
 
     private String told(int arm) {
@@ -40,7 +43,7 @@ final class TimesWording {
                     .toArray();
             return name + " at " + question.kind().show((days[(days.length - 1) / 2] + days[days.length / 2]) / 2);
         }
-        return name + ": " + come(arm);
+        return name + ": " + ofAll(arm) + " by then";
     }
 
     private List<Observed> seen(int arm) {

@@ -80,7 +80,7 @@ class ShelfJourneyIT extends BrowserTest {
         assertThat(page.locator(".result-line")).not().hasText(found);
         String moved = page.locator(".result-line").textContent();
         Assertions.assertThat(page.locator("[data-parts='0']").inputValue()).isNotEmpty();
-        assertThat(page.locator(".batch-sheet tbody tr").first()).containsText("gal");
+        assertThat(page.locator(".batch-sheet tbody tr").first()).containsText(" L");
         enter(button("Measure it"));
         page.waitForURL("**/plan/treatments");
         Assertions.assertThat(page.content()).contains(moved);
