@@ -31,7 +31,7 @@ final class TiedToPlace implements AuditRule {
     @Override
     public List<Fault> check(AuditCase trial) {
         TrialRecord stood = Rotation.at(trial.record(), trial.now());
-        if (Notebook.copied(trial.record())
+        if ((trial.copied() && !Notebook.takenUp(trial.record()))
                 || !trial.compares()
                 || trial.byTreatment().values().stream().anyMatch(units -> units.size() < FEWEST)) {
             return List.of();

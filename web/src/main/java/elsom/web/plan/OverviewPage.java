@@ -80,7 +80,9 @@ record OverviewPage(
         boolean hidden = started && record.trial().blind();
         return new OverviewPage(
                 frame,
-                Notebook.copied(record) ? new BenchMap(List.of()) : BenchMap.whole(record, unit -> face(record, unit)),
+                plan.copied() && !Notebook.takenUp(record)
+                        ? new BenchMap(List.of())
+                        : BenchMap.whole(record, unit -> face(record, unit)),
                 hidden
                         ? List.of()
                         : record.treatments().stream()
@@ -94,7 +96,7 @@ record OverviewPage(
                         .toList(),
                 PlanCheck.of(plan),
                 amendments.stream().map(a -> AmendmentLine.of(a, record)).toList(),
-                how(plan, Notebook.copied(record)),
+                how(plan, !Notebook.takenUp(record)),
                 Times.dayAndTime(start, record.trial().zone()) + " (" + Times.away(start, now) + ")",
                 !plan.schedule().endsTogether()
                         && Duration.between(start, now).abs().compareTo(ON_TIME) > 0,

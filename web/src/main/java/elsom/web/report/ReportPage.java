@@ -79,7 +79,9 @@ record ReportPage(
                 wentWrong(record),
                 amendments.stream().map(amendment -> changed(record, amendment)).toList(),
                 PlanSentence.of(plan),
-                Notebook.copied(record) ? new BenchMap(List.of()) : BenchMap.of(record, unit -> face(record, unit)),
+                plan.copied() && !Notebook.takenUp(record)
+                        ? new BenchMap(List.of())
+                        : BenchMap.of(record, unit -> face(record, unit)),
                 cautions(record),
                 corrections(record),
                 findings.units().size() <= MOST_RAW && findings.kinds().size() <= MOST_KINDS
