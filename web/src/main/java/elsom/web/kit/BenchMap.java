@@ -177,6 +177,12 @@ public record BenchMap(List<Drawn> benches) {
             };
         }
 
+        /** The least width it is drawn at on a screen, in hundreds of pixels, so that its codes are 11 pixels high: they are 16 of its own units, and 11 in small cells. */
+        public int least() {
+            double high = cells.stream().anyMatch(Cell::small) ? 11 : 16;
+            return (int) Math.ceil(width * 11 / high / 100);
+        }
+
         /** Whether it needs the width of a page for its codes to be read. */
         public boolean wide() {
             return width > WIDE;
