@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param recordedAt when it was entered
  * @param supersedes the reading it corrects; null for a first reading
  * @param reason why it corrects; null for a first reading
+ * @param person who entered it; empty where there are no accounts, and for scripts and files
  */
 public record Reading(
         ReadingId id,
@@ -27,7 +28,8 @@ public record Reading(
         String station,
         Instrument instrument,
         @Nullable ReadingId supersedes,
-        @Nullable CorrectionReason reason) {
+        @Nullable CorrectionReason reason,
+        String person) {
     /** What was typed with its symptoms may be longer than a number. */
     public static final int LONGEST_TEXT = 120;
 
@@ -43,6 +45,7 @@ public record Reading(
         Bounds.instant("when a reading was entered", recordedAt);
         Bounds.name("the station", station, Bounds.STATION);
         Bounds.present("the instrument", instrument);
+        Bounds.line("who entered it", person, Bounds.STATION);
         if ((supersedes == null) != (reason == null)) {
             throw new IllegalArgumentException("a correction names both what it supersedes and why");
         }
@@ -51,9 +54,31 @@ public record Reading(
         }
     }
 
+    /** One that nobody with an account entered. */
+    public Reading(
+            ReadingId id,
+            ReadingRef ref,
+            @Nullable Double value,
+            String typedText,
+            UnitOfMeasure typedUnit,
+            Instant takenAt,
+            Instant recordedAt,
+            String station,
+            Instrument instrument,
+            @Nullable ReadingId supersedes,
+            @Nullable CorrectionReason reason) {
+        this(id, ref, value, typedText, typedUnit, takenAt, recordedAt, station, instrument, supersedes, reason, "");
+    }
+
+    /** The same, entered by somebody. */
+    public Reading by(String who) {
+        return new Reading(
+                id, ref, value, typedText, typedUnit, takenAt, recordedAt, station, instrument, supersedes, reason, who);
+    }
+
     /** The same with another value. */
     public Reading reading(double other) {
         return new Reading(
-                id, ref, other, typedText, typedUnit, takenAt, recordedAt, station, instrument, supersedes, reason);
+                id, ref, other, typedText, typedUnit, takenAt, recordedAt, station, instrument, supersedes, reason, person);
     }
 }

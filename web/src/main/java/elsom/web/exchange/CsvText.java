@@ -16,13 +16,13 @@ import org.apache.commons.csv.CSVPrinter;
  * Writes a table as CSV by RFC 4180: commas, quotes where needed, a header row. Numbers keep every digit. Text that a
  * spreadsheet would run as a formula is written with an apostrophe before it, which reading takes off again.
  */
-final class CsvText {
+public final class CsvText {
     private static final Pattern FORMULA = Pattern.compile("'*[=+\\-@\t\r].*", Pattern.DOTALL);
 
     private CsvText() {}
 
     /** Writes a table; the stream is flushed and stays open. */
-    static void write(OutputStream out, List<String> columns, Stream<List<?>> rows) {
+    public static void write(OutputStream out, List<String> columns, Stream<List<?>> rows) {
         try {
             Writer text = new OutputStreamWriter(out, StandardCharsets.UTF_8);
             CSVPrinter printer = new CSVPrinter(
@@ -50,12 +50,12 @@ final class CsvText {
     }
 
     /** Text that no spreadsheet takes for a formula. */
-    static String guarded(String text) {
+    public static String guarded(String text) {
         return FORMULA.matcher(text).matches() ? "'" + text : text;
     }
 
     /** What {@link #guarded} was given. */
-    static String plain(String cell) {
+    public static String plain(String cell) {
         return cell.startsWith("'") && FORMULA.matcher(cell).matches() ? cell.substring(1) : cell;
     }
 }

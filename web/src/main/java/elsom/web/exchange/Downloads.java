@@ -9,11 +9,11 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 
 /** Files that a browser saves under a name. */
-final class Downloads {
+public final class Downloads {
     private Downloads() {}
 
     /** Begins a file that is written as it goes. */
-    static OutputStream begin(HttpServletResponse response, MediaType type, String name) throws IOException {
+    public static OutputStream begin(HttpServletResponse response, MediaType type, String name) throws IOException {
         response.setContentType(type.toString());
         response.setHeader(
                 HttpHeaders.CONTENT_DISPOSITION,
@@ -21,7 +21,7 @@ final class Downloads {
         return response.getOutputStream();
     }
 
-    static ResponseEntity<byte[]> of(MediaType type, String name, byte[] bytes) {
+    public static ResponseEntity<byte[]> of(MediaType type, String name, byte[] bytes) {
         return ResponseEntity.ok()
                 .contentType(type)
                 .header(

@@ -34,7 +34,7 @@ enum PackageFile {
             "readings",
             "id:integer unit:string look:integer endpoint:string sub_reading:integer value:number typed:string"
                     + " typed_unit:string taken_at:datetime recorded_at:datetime station:string instrument:string"
-                    + " supersedes:integer reason:string"),
+                    + " supersedes:integer reason:string person:string?"),
     MISHAPS(
             "mishaps",
             "number:integer kind:string note:string units:string look:integer happened_at:datetime station:string"

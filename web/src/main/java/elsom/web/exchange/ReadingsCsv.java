@@ -40,7 +40,8 @@ final class ReadingsCsv {
             "typed",
             "taken_at",
             "station",
-            "instrument");
+            "instrument",
+            "person");
     private static final List<String> REQUIRED = List.of("unit", "look", "endpoint", "value");
     private static final int LONGEST_STATION = 30;
 
@@ -77,7 +78,8 @@ final class ReadingsCsv {
                 reading.typedText(),
                 reading.takenAt(),
                 reading.station(),
-                reading.instrument());
+                reading.instrument(),
+                reading.person());
     }
 
     /**

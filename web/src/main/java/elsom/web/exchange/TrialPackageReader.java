@@ -373,7 +373,8 @@ final class TrialPackageReader {
                 row.text("station"),
                 row.choice("instrument", Instrument.class),
                 row.optional("supersedes").isPresent() ? new ReadingId(row.large("supersedes")) : null,
-                row.optional("reason").isPresent() ? row.choice("reason", CorrectionReason.class) : null);
+                row.optional("reason").isPresent() ? row.choice("reason", CorrectionReason.class) : null,
+                row.optional("person").orElse(""));
     }
 
     private static Skip skip(CsvTable.Row row) {

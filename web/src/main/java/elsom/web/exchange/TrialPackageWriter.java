@@ -282,7 +282,8 @@ final class TrialPackageWriter {
                 r.station(),
                 r.instrument(),
                 r.supersedes(),
-                r.reason());
+                r.reason(),
+                r.person());
     }
 
     private static String joined(Stream<String> parts) {

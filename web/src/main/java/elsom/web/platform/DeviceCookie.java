@@ -11,7 +11,7 @@ import org.springframework.http.ResponseCookie;
 import org.springframework.http.ResponseEntity;
 
 /** What a device remembers of itself, and nothing of anybody. */
-final class DeviceCookie {
+public final class DeviceCookie {
     private static final Duration KEPT = Duration.ofDays(3650);
 
     private DeviceCookie() {}
@@ -32,7 +32,7 @@ final class DeviceCookie {
     }
 
     /** The values that a device sent under a name. */
-    static Stream<String> values(HttpServletRequest request, String name) {
+    public static Stream<String> values(HttpServletRequest request, String name) {
         Cookie[] cookies = request.getCookies() == null ? new Cookie[0] : request.getCookies();
         return Arrays.stream(cookies)
                 .filter(cookie -> cookie.getName().equals(name))
@@ -40,7 +40,7 @@ final class DeviceCookie {
     }
 
     /** Only paths of this application: no other host, no scheme, no line break. */
-    private static String ownPath(String back) {
+    public static String ownPath(String back) {
         return back.matches("/(?![/\\\\])[\\x21-\\x7e]*") ? back : "/";
     }
 }

@@ -16,8 +16,9 @@ class FrameAdvice {
      * @param path the address being shown, to come back to
      * @param station the device's station; empty until chosen
      * @param us whether the device shows US measures beside metric ones
+     * @param person who is signed in; empty where nobody is
      */
-    record Frame(String path, String station, boolean us) {
+    record Frame(String path, String station, boolean us, String person) {
         /** What the page of a template is for. */
         public String help(String template) {
             return PageHelp.of(template);
@@ -37,6 +38,7 @@ class FrameAdvice {
         return new Frame(
                 request.getRequestURI() + (query == null ? "" : "?" + query),
                 StationResolver.of(request).name().orElse(""),
-                UnitsController.us(request));
+                UnitsController.us(request),
+                Acting.person());
     }
 }

@@ -17,13 +17,14 @@ import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.firewall.RequestRejectedHandler;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
-/** No accounts on one bench, but no script, frame, form or request from elsewhere either. */
+/** Who is let in, and no script, frame, form or request from elsewhere. */
 @Configuration
 @EnableConfigurationProperties(Settings.class)
 public class SecurityConfiguration {
@@ -40,9 +41,12 @@ public class SecurityConfiguration {
     private static final Duration KEY_KEPT = Duration.ofDays(30);
 
     @Bean
-    SecurityFilterChain security(HttpSecurity http, Settings settings) throws Exception {
+    SecurityFilterChain security(HttpSecurity http, Settings settings, SignIns signIns) throws Exception {
         return http.addFilterBefore(new OwnPagesOnly(settings.hosts()), CsrfFilter.class)
-                .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+                .addFilterBefore(new SignedInFilter(signIns), AnonymousAuthenticationFilter.class)
+                .authorizeHttpRequests(Rights::apply)
+                .exceptionHandling(
+                        refused -> refused.authenticationEntryPoint(SignInFirst::ask).accessDeniedHandler(SignInFirst::refuse))
                 .csrf(csrf -> csrf.csrfTokenRepository(cookieKeys())
                         // A script has no page: its key in a header is what no other site can send along.
                         .ignoringRequestMatchers("/intake/readings", "/intake/readings/batch"))
@@ -103,11 +107,11 @@ public class SecurityConfiguration {
         response.setHeader("Cache-Control", "no-cache, no-store, max-age=0, must-revalidate");
     }
 
-    /** There is nobody to log in as; without this a default user with a printed password would be made. */
+    /** Signing in is our own page; without this a default user with a printed password would be made. */
     @Bean
     UserDetailsService nobody() {
         return name -> {
-            throw new UsernameNotFoundException("there are no accounts");
+            throw new UsernameNotFoundException("nobody signs in this way");
         };
     }
 }

@@ -42,6 +42,21 @@ class StatusErrorController implements ErrorController {
                             + ". Use one of them, or start it with this one added: --elsom.hosts="
                             + String.join(",", settings.hosts()) + ",NAME.");
         }
+        if (request.getAttribute(SignInFirst.NOBODY) != null) {
+            return new ErrorPage(
+                    "Sign in first",
+                    "Nobody is signed in on this device, so nothing was changed. Sign in, then go back and send it again: what"
+                            + " you typed is still there.",
+                    "/sign-in",
+                    "Sign in");
+        }
+        if (request.getAttribute(SignInFirst.NOT_YOURS) != null) {
+            String may = Acting.actor().map(actor -> actor.role().label()).orElse("nothing");
+            return ErrorPage.of(
+                    "Not with your account",
+                    "You may " + may + " here, and this takes more. Nothing was changed. Whoever keeps Elsom here can give you"
+                            + " the right; at a device where you are by a PIN, sign in with your password.");
+        }
         return request.getAttribute(OwnPagesOnly.ELSEWHERE) == null
                 ? ErrorPage.ofStatus(status)
                 : ErrorPage.of(

@@ -17,6 +17,7 @@ import elsom.core.trial.Trial;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.Turn;
 import elsom.core.trial.UnitCode;
+import elsom.web.platform.Acting;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
 import java.time.Clock;
@@ -111,7 +112,7 @@ public class Logbook {
             }
         }
         for (int from = 0; from < fresh.size(); from += AT_ONCE) {
-            log.insertAll(trial, fresh.subList(from, Math.min(fresh.size(), from + AT_ONCE)));
+            log.insertAll(trial, fresh.subList(from, Math.min(fresh.size(), from + AT_ONCE)), Acting.person());
         }
         afterwards.forEach(entry -> enterLocked(trial, entry));
     }
@@ -176,8 +177,8 @@ public class Logbook {
 
     private Reading insert(TrialId trial, NewReading entry) {
         LogbookMapper.NewKey key = new LogbookMapper.NewKey();
-        log.insert(trial, entry, key);
-        return entry.withId(key.id());
+        log.insert(trial, entry, key, Acting.person());
+        return entry.withId(key.id()).by(Acting.person());
     }
 
     /**

@@ -28,7 +28,7 @@ import org.apache.ibatis.annotations.Update;
 interface LogbookMapper {
     String READING =
             "select id, unit_code, look, endpoint, sub_reading, stored_value, typed_text, typed_unit, taken_at,"
-                    + " recorded_at, station, instrument, supersedes, reason from reading ";
+                    + " recorded_at, station, instrument, supersedes, reason, person from reading ";
 
     @Select(READING + "where trial_id = #{id} order by id")
     List<Rows.ReadingRow> readings(TrialId id);
@@ -74,11 +74,12 @@ interface LogbookMapper {
 
     @Insert("""
             <script>insert into reading (trial_id, unit_code, look, endpoint, sub_reading, stored_value, typed_text,
-                typed_unit, taken_at, recorded_at, station, instrument, supersedes, reason, entry_token) values
+                typed_unit, taken_at, recorded_at, station, instrument, supersedes, reason, entry_token, person) values
             <foreach item="r" collection="all" separator=",">(#{trial}, #{r.ref.unit}, #{r.ref.look}, #{r.ref.endpoint},
                 #{r.ref.subReading}, #{r.value}, #{r.typedText}, #{r.typedUnit}, #{r.takenAt}, #{r.recordedAt},
-                #{r.station}, #{r.instrument}, #{r.replaces}, #{r.reason}, #{r.token})</foreach></script>""")
-    void insertAll(@Param("trial") TrialId trial, @Param("all") List<NewReading> readings);
+                #{r.station}, #{r.instrument}, #{r.replaces}, #{r.reason}, #{r.token}, #{person})</foreach></script>""")
+    void insertAll(
+            @Param("trial") TrialId trial, @Param("all") List<NewReading> readings, @Param("person") String person);
 
     /** Holds the key that the store gave a new reading. */
     final class NewKey {
@@ -91,12 +92,16 @@ interface LogbookMapper {
 
     @Insert("""
             insert into reading (trial_id, unit_code, look, endpoint, sub_reading, stored_value, typed_text, typed_unit,
-                taken_at, recorded_at, station, instrument, supersedes, reason, entry_token)
+                taken_at, recorded_at, station, instrument, supersedes, reason, entry_token, person)
             values (#{trial}, #{r.ref.unit}, #{r.ref.look}, #{r.ref.endpoint}, #{r.ref.subReading}, #{r.value},
                 #{r.typedText}, #{r.typedUnit}, #{r.takenAt}, #{r.recordedAt}, #{r.station}, #{r.instrument},
-                #{r.replaces}, #{r.reason}, #{r.token})""")
+                #{r.replaces}, #{r.reason}, #{r.token}, #{person})""")
     @Options(useGeneratedKeys = true, keyProperty = "key.id", keyColumn = "id")
-    void insert(@Param("trial") TrialId trial, @Param("r") NewReading reading, @Param("key") NewKey key);
+    void insert(
+            @Param("trial") TrialId trial,
+            @Param("r") NewReading reading,
+            @Param("key") NewKey key,
+            @Param("person") String person);
 
     @Select("""
             select number, kind, note, look, happened_at, station, withdrawn_at

@@ -125,7 +125,8 @@ final class Rows {
             String station,
             Instrument instrument,
             @Nullable ReadingId supersedes,
-            @Nullable CorrectionReason reason) {
+            @Nullable CorrectionReason reason,
+            String person) {
         Reading reading() {
             return reading(UnaryOperator.identity(), UnaryOperator.identity());
         }
@@ -143,7 +144,8 @@ final class Rows {
                     station,
                     instrument,
                     supersedes,
-                    reason);
+                    reason,
+                    person);
         }
     }
 

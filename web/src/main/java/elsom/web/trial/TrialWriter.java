@@ -28,8 +28,8 @@ class TrialWriter {
     private static final int BATCH = 1000;
     private static final String INSERT = """
             insert into reading (trial_id, unit_code, look, endpoint, sub_reading, stored_value, typed_text, typed_unit,
-                taken_at, recorded_at, station, instrument, supersedes, reason, entry_token)
-            values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""";
+                taken_at, recorded_at, station, instrument, supersedes, reason, entry_token, person)
+            values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""";
 
     private final TrialMapper trials;
     private final PlanMapper plans;
@@ -152,5 +152,6 @@ class TrialWriter {
         var reason = r.reason();
         insert.setString(14, reason == null ? null : reason.name());
         insert.setObject(15, token);
+        insert.setString(16, r.person());
     }
 }

@@ -20,6 +20,7 @@ import elsom.core.trial.TrialRecord;
 import elsom.core.trial.Turn;
 import elsom.core.trial.UnitCode;
 import elsom.web.lots.Lots;
+import elsom.web.platform.Acting;
 import elsom.web.platform.NotFound;
 import java.time.Clock;
 import java.time.DateTimeException;
@@ -299,8 +300,11 @@ public class Trials {
             return trials.byToken(token).orElseThrow(() -> sentTwiceAtOnce);
         }
         TrialId id = key.id();
-        plans.keep(id, whole.plan());
-        writer.write(id, whole);
+        Acting.quietly(() -> {
+            plans.keep(id, whole.plan());
+            writer.write(id, whole);
+            return id;
+        });
         lots.learn(whole.lots());
         quarantines.learn(
                 whole.quarantines().stream().map(one -> one.shownBy(id.value())).toList());
@@ -327,9 +331,12 @@ public class Trials {
         if (trials.lock(id) == 0) {
             throw unknown(id);
         }
-        trials.unlinkCorrections(id);
-        TrialTables.ALL.forEach(table -> trials.deleteFrom(table, id));
-        trials.deleteTrial(id);
+        Acting.quietly(() -> {
+            trials.unlinkCorrections(id);
+            TrialTables.ALL.forEach(table -> trials.deleteFrom(table, id));
+            trials.deleteTrial(id);
+            return id;
+        });
         snapshots.invalidate(id);
     }
 
