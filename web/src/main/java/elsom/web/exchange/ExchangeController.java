@@ -5,6 +5,7 @@ import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.TrialHeader;
 import elsom.web.platform.ReadingLimits;
+import elsom.web.platform.Refusal;
 import elsom.web.platform.Station;
 import elsom.web.trial.Logbook;
 import elsom.web.trial.Plans;
@@ -17,6 +18,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -33,6 +35,7 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 class ExchangeController {
     private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
+    private static final int LONGEST_REASON = 200;
     private static final MediaType ZIP = MediaType.parseMediaType("application/zip");
 
     private final Trials trials;
@@ -40,9 +43,18 @@ class ExchangeController {
     private final Logbook logbook;
     private final PackageParts parts;
     private final TrialImport zips;
+    private final SealOfStore seal;
     private final Clock clock;
 
-    ExchangeController(Trials trials, Plans plans, Logbook logbook, PackageParts parts, TrialImport zips, Clock clock) {
+    ExchangeController(
+            Trials trials,
+            Plans plans,
+            Logbook logbook,
+            PackageParts parts,
+            TrialImport zips,
+            SealOfStore seal,
+            Clock clock) {
+        this.seal = seal;
         this.zips = zips;
         this.parts = parts;
         this.trials = trials;
@@ -54,9 +66,10 @@ class ExchangeController {
     /**
      * The page of one trial's files.
      *
+     * @param sealed whether nobody is to know yet what every unit got
      * @param outcome what became of a file just sent; empty for none
      */
-    record FilesPage(TrialHeader header, String fileName, List<BadRow> problems, String outcome) {}
+    record FilesPage(TrialHeader header, boolean sealed, String fileName, List<BadRow> problems, String outcome) {}
 
     /** The page to read a whole trial in from. */
     record ImportPage(String fileName, List<BadRow> problems, UUID token) {}
@@ -74,7 +87,31 @@ class ExchangeController {
                 whole,
                 parts.of(whole.record()),
                 clock.instant(),
+                Optional.of(seal.get()),
                 Downloads.begin(response, ZIP, "trial-" + trial + ".zip"));
+    }
+
+    /** The same with its key open, which the trial keeps: its report says so from then on. */
+    @PostMapping("/trials/{trial}/key.zip")
+    void withKey(
+            @PathVariable long trial,
+            @RequestParam(defaultValue = "") String reason,
+            Station station,
+            HttpServletResponse response)
+            throws IOException {
+        if (reason.isBlank() || reason.strip().length() > LONGEST_REASON) {
+            throw new Refusal("Say in a line why the key is taken out; it is kept with the trial and stands in its report."
+                    + " Accepted: it goes on at the other yard.");
+        }
+        TrialId id = new TrialId(trial);
+        plans.keyTaken(id, reason.strip(), station.signature());
+        WholeTrial whole = plans.whole(id);
+        TrialPackageWriter.write(
+                whole,
+                parts.of(whole.record()),
+                clock.instant(),
+                Optional.empty(),
+                Downloads.begin(response, ZIP, "trial-" + trial + "-with-key.zip"));
     }
 
     /** A trial's tables just as they are stored, for one that can't be read. */
@@ -82,7 +119,7 @@ class ExchangeController {
     void raw(@PathVariable long trial, HttpServletResponse response) throws IOException {
         TrialId id = new TrialId(trial);
         trials.question(id);
-        RawTables.write(trials, id, Downloads.begin(response, ZIP, "trial-" + trial + "-as-stored.zip"));
+        RawTables.write(trials, id, seal.get(), Downloads.begin(response, ZIP, "trial-" + trial + "-as-stored.zip"));
     }
 
     @GetMapping("/trials/{trial}/files")
@@ -94,7 +131,11 @@ class ExchangeController {
 
     private FilesPage page(TrialRecord record, String fileName, List<BadRow> problems, String outcome) {
         return new FilesPage(
-                TrialHeader.of(record, clock.instant(), TrialHeader.Step.REPORT), fileName, problems, outcome);
+                TrialHeader.of(record, clock.instant(), TrialHeader.Step.REPORT),
+                record.trial().blind() && record.trial().started(),
+                fileName,
+                problems,
+                outcome);
     }
 
     @PostMapping("/trials/{trial}/readings")

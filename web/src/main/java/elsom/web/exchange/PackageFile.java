@@ -71,7 +71,10 @@ enum PackageFile {
     static final List<PackageFile> OF_SHELF = List.of(LOTS, LOT_FIGURES, USES, QUARANTINE);
 
     /** Files that tell what every unit of a trial got. */
-    static final List<PackageFile> HIDDEN_WHILE_BLIND = List.of(TREATMENTS, UNITS);
+    static final List<PackageFile> TELLING_WHO_GOT_WHAT = List.of(TREATMENTS, UNITS);
+
+    /** Files that stay sealed while a trial is blind: these, and its own line, since all places can be drawn again from its seed. */
+    static final List<PackageFile> HIDDEN_WHILE_BLIND = List.of(TRIAL, TREATMENTS, UNITS);
 
     private final PackageTable table;
 

@@ -17,6 +17,11 @@ public interface PackagePart {
     /** The rows of one of its tables. */
     Stream<List<?>> rows(TrialRecord record, PackageTable table);
 
+    /** Whether one of its tables tells what nobody is to know yet: it leaves sealed then. */
+    default boolean secret(TrialRecord record, PackageTable table) {
+        return false;
+    }
+
     /**
      * Reads its tables, which are checked before anything is kept.
      *

@@ -26,8 +26,12 @@ class PackageParts {
         this.trials = trials;
     }
 
-    /** A table that has rows. */
-    record Filled(PackageTable table, List<List<?>> rows) {}
+    /**
+     * A table that has rows.
+     *
+     * @param secret whether nobody is to know yet what it tells
+     */
+    record Filled(PackageTable table, List<List<?>> rows, boolean secret) {}
 
     /** Paths that a zip may hold. */
     Set<String> paths() {
@@ -44,7 +48,7 @@ class PackageParts {
             for (PackageTable table : part.tables()) {
                 List<List<?>> rows = part.rows(record, table).collect(Collectors.toList());
                 if (!rows.isEmpty()) {
-                    filled.add(new Filled(table, rows));
+                    filled.add(new Filled(table, rows, part.secret(record, table)));
                 }
             }
         }

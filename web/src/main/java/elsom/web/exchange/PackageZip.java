@@ -27,10 +27,12 @@ final class PackageZip {
     private final Set<String> beside;
     private final List<BadRow> problems;
     private final Map<String, byte[]> files = new HashMap<>();
+    private final Seal seal;
     private final Set<String> seen = new HashSet<>();
     private List<Reading> readings = List.of();
 
-    private PackageZip(Set<String> beside, List<BadRow> problems) {
+    private PackageZip(Set<String> beside, Seal seal, List<BadRow> problems) {
+        this.seal = seal;
         this.beside = beside;
         this.problems = problems;
     }
@@ -42,10 +44,11 @@ final class PackageZip {
      * Opens one.
      *
      * @param beside paths that it may hold besides a trial's own
+     * @param seal of this store, which opens what was sealed here
      * @param problems are added to the list
      */
-    static Opened open(InputStream zip, Set<String> beside, List<BadRow> problems) {
-        PackageZip opened = new PackageZip(beside, problems);
+    static Opened open(InputStream zip, Set<String> beside, Seal seal, List<BadRow> problems) {
+        PackageZip opened = new PackageZip(beside, seal, problems);
         opened.unpack(zip);
         return new Opened(opened.files, opened.readings);
     }
@@ -68,12 +71,22 @@ final class PackageZip {
         }
         byte[] sealed = files.remove(SealedKey.PATH);
         if (sealed != null && problems.isEmpty()) {
-            List<String> expected = new ArrayList<>(PackageFile.HIDDEN_WHILE_BLIND.stream()
-                    .map(PackageFile::path)
-                    .toList());
-            expected.add(TrialPackageWriter.PLAN);
-            files.putAll(SealedKey.open(sealed, expected, problems));
+            unseal(sealed);
         }
+    }
+
+    private void unseal(byte[] sealed) {
+        Set<String> allowed = new HashSet<>(beside);
+        Set<String> ofBlind = new HashSet<>(Set.of(TrialPackageWriter.PLAN));
+        PackageFile.TELLING_WHO_GOT_WHAT.forEach(file -> ofBlind.add(file.path()));
+        allowed.addAll(ofBlind);
+        allowed.add(PackageFile.TRIAL.path());
+        boolean blind = !files.containsKey(TrialPackageWriter.PLAN);
+        Map<String, byte[]> opened = SealedKey.open(sealed, allowed, problems, seal);
+        if (problems.isEmpty() && blind && !opened.keySet().containsAll(ofBlind)) {
+            problems.add(new BadRow(SealedKey.PATH, 0, "The sealed key is not whole."));
+        }
+        files.putAll(opened);
     }
 
     /** False when nothing more should be unpacked. */

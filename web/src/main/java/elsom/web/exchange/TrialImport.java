@@ -15,8 +15,10 @@ import org.springframework.stereotype.Component;
 @Component
 public class TrialImport {
     private final PackageParts parts;
+    private final SealOfStore seal;
 
-    TrialImport(PackageParts parts) {
+    TrialImport(PackageParts parts, SealOfStore seal) {
+        this.seal = seal;
         this.parts = parts;
     }
 
@@ -31,7 +33,7 @@ public class TrialImport {
     /** Reads a zip into a new trial, once for its token. */
     public Outcome readIn(InputStream zip, UUID token) throws IOException {
         List<BadRow> problems = new ArrayList<>();
-        PackageZip.Opened opened = PackageZip.open(zip, parts.paths(), problems);
+        PackageZip.Opened opened = PackageZip.open(zip, parts.paths(), seal.get(), problems);
         Optional<WholeTrial> read =
                 problems.isEmpty() ? new TrialPackageReader(opened, problems).read() : Optional.empty();
         List<Consumer<TrialId>> beside = read.map(whole -> parts.read(opened.files(), whole.record(), problems))

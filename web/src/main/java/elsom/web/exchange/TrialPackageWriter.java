@@ -22,6 +22,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
@@ -35,50 +36,72 @@ final class TrialPackageWriter {
 
     private TrialPackageWriter() {}
 
-    /** Writes the zip as it goes; of a blind trial, what every unit got goes into a sealed key. */
-    static void write(WholeTrial whole, List<PackageParts.Filled> beside, Instant now, OutputStream out) {
-        TrialRecord shown = whole.sealed() ? whole.record().codesOnly() : whole.record();
+    /**
+     * Writes the zip as it goes; what nobody is to know yet goes into a sealed key.
+     *
+     * @param seal empty for who takes the key with it: nothing is sealed then
+     */
+    static void write(
+            WholeTrial whole, List<PackageParts.Filled> beside, Instant now, Optional<Seal> seal, OutputStream out) {
+        boolean sealed = whole.sealed() && seal.isPresent();
+        Map<String, byte[]> key = new LinkedHashMap<>();
+        List<PackageParts.Filled> open = beside.stream()
+                .filter(more -> seal.isEmpty() || !more.secret())
+                .toList();
+        beside.stream().filter(more -> !open.contains(more)).forEach(more -> key.put(more.table().path(), table(more)));
+        byte[] plan = bytes(PlanJson.write(whole.plan()));
+        if (sealed) {
+            key.putAll(whoGotWhat(whole, plan));
+        }
+        TrialRecord shown = sealed ? whole.record().codesOnly() : whole.record();
         try (ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
-            put(
-                    zip,
-                    DESCRIPTOR,
-                    bytes(descriptor(shown.trial(), whole.sealed(), whole.plan().copied(), beside, now)));
+            put(zip, DESCRIPTOR, bytes(descriptor(shown.trial(), sealed, !key.isEmpty(), whole.plan().copied(), open, now)));
             for (PackageFile file : PackageFile.OF_TRIAL) {
                 zip.putNextEntry(new ZipEntry(file.path()));
-                table(whole, shown, file, zip);
+                table(whole, shown, sealed, file, zip);
                 zip.closeEntry();
             }
-            for (PackageParts.Filled more : beside) {
-                zip.putNextEntry(new ZipEntry(more.table().path()));
-                CsvText.write(zip, more.table().columnNames(), more.rows().stream());
-                zip.closeEntry();
+            for (PackageParts.Filled more : open) {
+                put(zip, more.table().path(), table(more));
             }
-            byte[] plan = bytes(PlanJson.write(whole.plan()));
-            if (whole.sealed()) {
-                Map<String, byte[]> key = new LinkedHashMap<>();
-                for (PackageFile file : PackageFile.HIDDEN_WHILE_BLIND) {
-                    ByteArrayOutputStream table = new ByteArrayOutputStream();
-                    table(whole, whole.record(), file, table);
-                    key.put(file.path(), table.toByteArray());
-                }
-                key.put(PLAN, plan);
-                put(zip, SealedKey.PATH, SealedKey.seal(key));
-            } else {
+            if (!sealed) {
                 put(zip, PLAN, plan);
+            }
+            if (!key.isEmpty()) {
+                put(zip, SealedKey.PATH, SealedKey.seal(key, seal.orElseThrow()));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    private static void table(WholeTrial whole, TrialRecord record, PackageFile file, OutputStream out) {
+    private static Map<String, byte[]> whoGotWhat(WholeTrial whole, byte[] plan) {
+        Map<String, byte[]> key = new LinkedHashMap<>();
+        for (PackageFile file : PackageFile.HIDDEN_WHILE_BLIND) {
+            ByteArrayOutputStream table = new ByteArrayOutputStream();
+            table(whole, whole.record(), false, file, table);
+            key.put(file.path(), table.toByteArray());
+        }
+        key.put(PLAN, plan);
+        return key;
+    }
+
+    private static byte[] table(PackageParts.Filled more) {
+        ByteArrayOutputStream table = new ByteArrayOutputStream();
+        CsvText.write(table, more.table().columnNames(), more.rows().stream());
+        return table.toByteArray();
+    }
+
+    private static void table(
+            WholeTrial whole, TrialRecord record, boolean sealed, PackageFile file, OutputStream out) {
         Stream<List<?>> rows = switch (file) {
             case AMENDMENTS -> whole.amendments().stream().map(TrialPackageWriter::row);
             case QUARANTINE ->
-                whole.sealed() ? Stream.empty() : whole.quarantines().stream().map(TrialPackageWriter::row);
-            case LOTS -> whole.sealed() ? Stream.empty() : whole.lots().stream().map(ShelfPackage::row);
+                sealed ? Stream.empty() : whole.quarantines().stream().map(TrialPackageWriter::row);
+            case LOTS -> sealed ? Stream.empty() : whole.lots().stream().map(ShelfPackage::row);
             case LOT_FIGURES ->
-                whole.sealed() ? Stream.empty() : whole.lots().stream().flatMap(ShelfPackage::figures);
+                sealed ? Stream.empty() : whole.lots().stream().flatMap(ShelfPackage::figures);
+            case TRIAL -> Stream.of(row(record.trial(), sealed));
             default -> rows(record, file);
         };
         CsvText.write(out, file.columnNames(), rows);
@@ -103,7 +126,12 @@ final class TrialPackageWriter {
     }
 
     private static String descriptor(
-            Trial trial, boolean sealed, boolean copied, List<PackageParts.Filled> beside, Instant now) {
+            Trial trial,
+            boolean sealed,
+            boolean key,
+            boolean copied,
+            List<PackageParts.Filled> beside,
+            Instant now) {
         Map<String, Object> descriptor = new LinkedHashMap<>();
         descriptor.put("$schema", "https://datapackage.org/profiles/2.0/datapackage.json");
         descriptor.put("name", "trial-" + trial.id());
@@ -120,10 +148,12 @@ final class TrialPackageWriter {
             resources.add(resource(file.table()));
         }
         beside.forEach(more -> resources.add(resource(more.table())));
-        resources.add(
-                sealed
-                        ? Map.of("name", "key", "path", SealedKey.PATH, "format", "base64")
-                        : Map.of("name", "plan", "path", PLAN, "format", "json", "mediatype", "application/json"));
+        if (key) {
+            resources.add(Map.of("name", "key", "path", SealedKey.PATH, "format", "base64"));
+        }
+        if (!sealed) {
+            resources.add(Map.of("name", "plan", "path", PLAN, "format", "json", "mediatype", "application/json"));
+        }
         descriptor.put("resources", resources);
         return JsonMapper.shared().writerWithDefaultPrettyPrinter().writeValueAsString(descriptor);
     }
@@ -147,17 +177,7 @@ final class TrialPackageWriter {
     }
 
     private static Stream<List<?>> rows(TrialRecord record, PackageFile file) {
-        Trial trial = record.trial();
         return switch (file) {
-            case TRIAL ->
-                Stream.of(List.of(
-                        trial.question(),
-                        trial.protocol(),
-                        trial.zone(),
-                        trial.start(),
-                        trial.seed(),
-                        trial.stage(),
-                        trial.blind()));
             case CONTAINERS ->
                 record.containers().stream()
                         .map(c -> List.of(
@@ -246,8 +266,20 @@ final class TrialPackageWriter {
             case SKIPS ->
                 record.beside().skips().stream()
                         .map(s -> PackageTable.cells(s.look(), s.endpoint(), s.reason(), s.at(), s.station()));
-            case AMENDMENTS, QUARANTINE, LOTS, LOT_FIGURES, USES -> Stream.empty();
+            case TRIAL, AMENDMENTS, QUARANTINE, LOTS, LOT_FIGURES, USES -> Stream.empty();
         };
+    }
+
+    /** Without its seed while it is sealed: whoever has that and the plan can draw all places again. */
+    private static List<?> row(Trial trial, boolean sealed) {
+        return List.of(
+                trial.question(),
+                trial.protocol(),
+                trial.zone(),
+                trial.start(),
+                sealed ? 0 : trial.seed(),
+                trial.stage(),
+                trial.blind());
     }
 
     private static List<?> row(Treatment t) {

@@ -226,12 +226,18 @@ class People implements SignIns {
     @Transactional
     public String join(String token, String name, String password, String device) {
         Invitation invitation = invitation(token);
-        people.add(name.strip(), invitation.role(), Secrets.hash(password), clock.instant());
-        any = null;
+        add(name.strip(), invitation.role(), password);
         if (people.used(invitation.id(), name.strip()) == 0) {
             throw new Refusal("This invitation was used meanwhile. Ask for a new one.");
         }
         return begin(named(name.strip()), device);
+    }
+
+    /** Adds somebody; from the first on everybody signs in. */
+    @Transactional
+    public void add(String name, Role role, String password) {
+        people.add(name, role, Secrets.hash(password), clock.instant());
+        any = true;
     }
 
     /** Gives somebody another role; somebody must be left who keeps. */

@@ -56,6 +56,13 @@ class PracticePart implements PackagePart {
     }
 
     @Override
+    public boolean secret(TrialRecord record, PackageTable table) {
+        return mapper.find(record.trial().id())
+                .filter(row -> row.called() == null)
+                .isPresent();
+    }
+
+    @Override
     public Consumer<TrialId> read(TrialRecord record, Rows rows) {
         List<Bench> benches = rows.of(BENCH, PracticePart::bench);
         if (benches.size() > 1) {

@@ -69,6 +69,11 @@ class TastingPart implements PackagePart {
     }
 
     @Override
+    public boolean secret(TrialRecord record, PackageTable table) {
+        return mapper.of(record.trial().id()).stream().anyMatch(row -> row.revealedAt() == null);
+    }
+
+    @Override
     public Consumer<TrialId> read(TrialRecord record, Rows rows) {
         List<TastingMapper.Row> tastings = rows.of(TASTINGS, TastingPart::tasting);
         List<Told> answers = rows.of(ANSWERS, TastingPart::answer);

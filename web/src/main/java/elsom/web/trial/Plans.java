@@ -18,6 +18,7 @@ import elsom.core.trial.Trial;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.lots.Lots;
+import elsom.web.platform.Acting;
 import elsom.web.platform.Refusal;
 import java.time.Clock;
 import java.time.Instant;
@@ -362,7 +363,23 @@ public class Plans {
         if (trial.blind() && trial.started()) {
             plans.update(id, trial.begun(false));
             mapper.raisePlan(id);
-            keep(id, reason, station, List.of("Unblinded: treatments are shown from here on."));
+            keep(id, reason, station, List.of("Unblinded" + by() + ": treatments are shown from here on."));
         }
+    }
+
+    /** Keeps that the key of a blind trial left in a file; on pages it stays blind. */
+    @Transactional
+    public void keyTaken(TrialId id, String reason, String station) {
+        held(id);
+        Trial trial = trial(id);
+        if (!trial.blind() || !trial.started()) {
+            throw new Refusal("This trial keeps nothing secret: its zip is whole.");
+        }
+        mapper.raisePlan(id);
+        keep(id, reason, station, List.of("The key was taken out in a file" + by() + ", while the trial stays blind here."));
+    }
+
+    private static String by() {
+        return Acting.person().isEmpty() ? "" : " by " + Acting.person();
     }
 }

@@ -56,6 +56,9 @@ interface TrialMapper {
     @Delete("delete from ${table} where trial_id = #{id}")
     void deleteFrom(@Param("table") String table, @Param("id") TrialId id);
 
+    @Select("select coalesce(max(blind and stage <> 'DRAFT'), false) from trial where id = #{id}")
+    boolean sealed(TrialId id);
+
     @Delete("delete from trial where id = #{id}")
     void deleteTrial(TrialId id);
 

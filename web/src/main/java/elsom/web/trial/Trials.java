@@ -340,6 +340,12 @@ public class Trials {
         snapshots.invalidate(id);
     }
 
+    /** Whether nobody is to know yet what every unit got, asked of the store: also of a trial that can't be read. */
+    @Transactional(readOnly = true)
+    public boolean sealed(TrialId id) {
+        return trials.sealed(id);
+    }
+
     /** The rows of one of a trial's tables as they are stored: column names to values. */
     @Transactional(readOnly = true)
     public List<Map<String, @Nullable Object>> stored(String table, TrialId id) {

@@ -15,6 +15,7 @@ import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.exchange.ExchangeFixture;
 import elsom.web.platform.SecurityConfiguration;
+import elsom.web.platform.SignIns;
 import elsom.web.trial.Plans;
 import elsom.web.trial.Quarantines;
 import elsom.web.trial.Trials;
@@ -34,6 +35,10 @@ import org.springframework.test.web.servlet.ResultActions;
 class ScaleControllerTest {
     @Autowired
     private MockMvc mvc;
+
+    /** Nobody has an account. */
+    @MockitoBean
+    private SignIns signIns;
 
     @MockitoBean
     private Scale scale;

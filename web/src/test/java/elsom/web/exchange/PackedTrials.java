@@ -13,6 +13,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -28,7 +29,7 @@ public final class PackedTrials {
 
     public static byte[] packed(WholeTrial whole) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        TrialPackageWriter.write(whole, List.of(), ExchangeFixture.START, bytes);
+        TrialPackageWriter.write(whole, List.of(), ExchangeFixture.START, Optional.empty(), bytes);
         return bytes.toByteArray();
     }
 

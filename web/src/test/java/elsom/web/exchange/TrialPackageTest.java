@@ -46,18 +46,20 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 class TrialPackageTest {
+    private static final Seal SEAL = new Seal(new byte[Seal.SECRET_BYTES]);
+
     private final TrialRecord record = ExchangeFixture.measured();
     private final byte[] written = packed(ExchangeFixture.whole());
     private final List<BadRow> problems = new ArrayList<>();
 
     private Optional<WholeTrial> read(byte[] zip) {
-        PackageZip.Opened opened = PackageZip.open(new ByteArrayInputStream(zip), Set.of(), problems);
+        PackageZip.Opened opened = PackageZip.open(new ByteArrayInputStream(zip), Set.of(), SEAL, problems);
         return problems.isEmpty() ? new TrialPackageReader(opened, problems).read() : Optional.empty();
     }
 
     private static byte[] packed(WholeTrial whole) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        TrialPackageWriter.write(whole, List.of(), ExchangeFixture.START, bytes);
+        TrialPackageWriter.write(whole, List.of(), ExchangeFixture.START, Optional.of(SEAL), bytes);
         return bytes.toByteArray();
     }
 
