@@ -46,6 +46,14 @@ public record Arrangement(
         moves = Bounds.list("moves by hand", moves, 0, Bounds.MOVES);
     }
 
+    /** A seed from here on is one of so many that nobody can try them all; what is read blind is drawn from such a one. */
+    public static final long SECRET_FROM = 1L << 32;
+
+    /** Whether its seed is one that nobody can find by trying. */
+    public boolean secret() {
+        return seed >= SECRET_FROM;
+    }
+
     /** Drawn from a seed, nothing moved by hand. */
     public Arrangement drawnFrom(long newSeed) {
         return new Arrangement(

@@ -2,10 +2,8 @@ package elsom.core.trial;
 
 import elsom.core.quantity.Dimension;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
-import java.util.Random;
 
 /**
  * Units that a station may score again at a look: those another station scored first, in a random order of this station's
@@ -34,7 +32,7 @@ public record SecondWalk(List<ExperimentalUnit> units, int done, Optional<Experi
                 others.add(unit);
             }
         }
-        Collections.shuffle(others, new Random(31 * record.trial().seed() + 7L * look.number() + station.hashCode()));
+        BlindOrder.shuffle(others, record.trial().seed(), "again " + look.number() + " " + station);
         List<UnitCode> scored = record.scoredAgain().stream()
                 .filter(score -> score.look() == look.number()
                         && score.endpoint().equals(endpoint)

@@ -1,9 +1,7 @@
 package elsom.core.trial;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.Random;
 
 /** What is read by hand at a look, and in which order. */
 public final class Walk {
@@ -32,7 +30,7 @@ public final class Walk {
     public static List<ExperimentalUnit> units(TrialRecord record, Look look) {
         List<ExperimentalUnit> order = new ArrayList<>(record.benchOrder());
         if (record.trial().blind()) {
-            Collections.shuffle(order, new Random(31 * record.trial().seed() + look.number()));
+            BlindOrder.shuffle(order, record.trial().seed(), "look " + look.number());
         }
         return List.copyOf(order);
     }

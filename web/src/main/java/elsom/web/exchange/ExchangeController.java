@@ -4,8 +4,10 @@ import elsom.core.trial.Reading;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.kit.TrialHeader;
+import elsom.web.platform.Acting;
 import elsom.web.platform.ReadingLimits;
 import elsom.web.platform.Refusal;
+import elsom.web.platform.Role;
 import elsom.web.platform.Station;
 import elsom.web.trial.Logbook;
 import elsom.web.trial.Plans;
@@ -83,6 +85,9 @@ class ExchangeController {
     @GetMapping("/trials/{trial}/trial.zip")
     void whole(@PathVariable long trial, HttpServletResponse response) throws IOException {
         WholeTrial whole = plans.whole(new TrialId(trial));
+        if (!whole.record().trial().started() && whole.plan().rules().blind() && !Acting.may(Role.PLAN)) {
+            throw new Refusal("This trial is to be read blind: until it starts, only who plans may take its files out.");
+        }
         TrialPackageWriter.write(
                 whole,
                 parts.of(whole.record()),

@@ -3,7 +3,6 @@ package elsom.web.plan;
 import elsom.core.plan.Pots;
 import elsom.core.trial.Container;
 import elsom.web.shelf.Containers;
-import java.security.SecureRandom;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -11,10 +10,8 @@ import org.springframework.stereotype.Component;
 @Component
 class Beginning {
     private static final String USUAL_CONTAINER = "Round pot 9 cm";
-    private static final int SEEDS = 1_000_000;
 
     private final Containers containers;
-    private final SecureRandom seeds = new SecureRandom();
 
     Beginning(Containers containers) {
         this.containers = containers;
@@ -29,6 +26,6 @@ class Beginning {
     }
 
     long seed() {
-        return seeds.nextInt(SEEDS);
+        return Seeds.fresh(false);
     }
 }

@@ -31,7 +31,7 @@ final class BenchPart implements PartOfForm {
                 .put("spread", a.everySite() ? "every" : "share")
                 .put("wholePlot", a.wholePlotFactor())
                 .put("rotate", a.rotateEveryDays() == 0 ? "" : a.rotateEveryDays())
-                .put("seed", a.seed())
+                .put("seed", a.secret() ? "" : a.seed())
                 .tick("guards", a.guards())
                 .tick("blind", plan.rules().blind());
         for (int i = 0; i < a.sites().size(); i++) {
@@ -66,7 +66,10 @@ final class BenchPart implements PartOfForm {
                 365,
                 0,
                 "Whole days from 1 to 365, or nothing for never. Accepted: 7.");
-        long seed = seed(form.text("seed"), before.seed(), problems);
+        boolean blind = form.ticked("blind");
+        long seed = blind
+                ? before.secret() ? before.seed() : Seeds.fresh(true)
+                : seed(form.text("seed"), before.seed(), problems);
         LayoutKind kind = Problems.choice(LayoutKind.class, form.text("kind"), before.kind());
         int wholePlot = problems.whole("wholePlot", form.text("wholePlot"), 0, 3, 0, "Choose a factor.");
         if (!problems.none()) {
@@ -95,7 +98,7 @@ final class BenchPart implements PartOfForm {
                 before.moves()));
         Rules rules = plan.rules();
         Plan changed = plan.with(sameDraw ? asked : asked.drawnFrom(seed))
-                .with(new Rules(rules.watering(), rules.refillFraction(), form.ticked("blind"), rules.ending()));
+                .with(new Rules(rules.watering(), rules.refillFraction(), blind, rules.ending()));
         if (plan.treatments().size() > 0) {
             changed.layoutProblem().ifPresent(problem -> problems.add("kind", problem));
         }

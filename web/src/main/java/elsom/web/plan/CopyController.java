@@ -15,7 +15,6 @@ import elsom.web.platform.Refusal;
 import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
 import jakarta.servlet.http.HttpServletRequest;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -43,7 +42,6 @@ class CopyController {
     private final Trials trials;
     private final Plans plans;
     private final Clock clock;
-    private final SecureRandom seeds = new SecureRandom();
 
     CopyController(Trials trials, Plans plans, Clock clock) {
         this.trials = trials;
@@ -111,7 +109,7 @@ class CopyController {
         Form form = Form.sent(request.getParameterMap());
         Problems problems = new Problems();
         Instant start = clock.instant().truncatedTo(ChronoUnit.HOURS).plus(1, ChronoUnit.DAYS);
-        long seed = seeds.nextInt(1_000_000);
+        long seed = Seeds.fresh(plan.rules().blind());
         boolean stage = form.text("how").equals("stage");
         Plan next = stage
                 ? PlanCopy.secondStage(plan, record, kept(form, record, problems), start, seed)

@@ -118,8 +118,10 @@ record OverviewPage(
         }
         int moved = plan.arrangement().moves().size();
         return plan.arrangement().kind().label() + ": "
-                + plan.arrangement().kind().purpose() + " Drawn from seed "
-                + plan.arrangement().seed()
+                + plan.arrangement().kind().purpose()
+                + (plan.rules().blind()
+                        ? " Drawn from a seed that is told once it is unblinded"
+                        : " Drawn from seed " + plan.arrangement().seed())
                 + (moved == 0 ? "." : "; " + moved + (moved == 1 ? " unit" : " units") + " moved by hand.");
     }
 

@@ -18,7 +18,6 @@ import elsom.web.trial.Plans;
 import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
 import jakarta.servlet.http.HttpServletRequest;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
@@ -48,7 +47,6 @@ class PlanController {
     private final Lots lots;
     private final Measures measures;
     private final Clock clock;
-    private final SecureRandom seeds = new SecureRandom();
 
     PlanController(
             Trials trials,
@@ -81,6 +79,9 @@ class PlanController {
     String show(@PathVariable long trial, @PathVariable String name, Model model) {
         PlanPart part = part(trial, name);
         Plans.Kept kept = plans.kept(new TrialId(trial));
+        if (part.tellsWhoGetsWhat()) {
+            Seeds.forPlanners(kept.plan(), !trials.key(new TrialId(trial)).trial().started());
+        }
         model.addAttribute("page", page(trial, part, kept, kept.plan(), form(part, kept.plan()), new Problems()));
         return view(part);
     }
@@ -237,7 +238,8 @@ class PlanController {
     @PostMapping("/plan/bench/draw")
     String draw(@PathVariable long trial, @RequestParam(defaultValue = "false") boolean anew) {
         plans.revise(new TrialId(trial), null, plan -> {
-            long seed = anew ? seeds.nextInt(1_000_000) : plan.arrangement().seed();
+            long seed =
+                    anew ? Seeds.fresh(plan.rules().blind()) : plan.arrangement().seed();
             return Optional.of(plan.with(plan.arrangement().drawnFrom(seed)));
         });
         return "redirect:" + PlanPart.BENCH.href(trial);

@@ -22,6 +22,11 @@ public enum PlanPart {
         this.label = label;
     }
 
+    /** Whether it shows which unit gets which treatment. */
+    boolean tellsWhoGetsWhat() {
+        return this == BENCH || this == READY || this == LABELS || this == START;
+    }
+
     public String label() {
         return label;
     }

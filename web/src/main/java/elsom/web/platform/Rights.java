@@ -98,7 +98,8 @@ public final class Rights {
             "/trials/{trial}/unblind");
 
     private static final List<String> SEEN_BY_KEEPERS = List.of("/people/**", "/log", "/log.csv");
-    private static final List<String> SEEN_BY_PLANNERS = List.of("/trials/{trial}/tasting/{number}/sheets");
+    private static final List<String> SEEN_BY_PLANNERS = 
+            List.of("/trials/{trial}/raw.zip", "/trials/{trial}/tasting/{number}/sheets");
 
     private Rights() {}
 

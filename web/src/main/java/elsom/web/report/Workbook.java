@@ -105,7 +105,8 @@ final class Workbook {
         rows.add("kind", record.trial().protocol().value());
         rows.add("start", local(record.trial().start()));
         rows.add("time zone", record.trial().zone().getId());
-        if (!copied(told)) {
+        boolean sealed = record.trial().blind() && record.trial().started();
+        if (!copied(told) && !sealed) {
             rows.add("seed", record.trial().seed());
         }
         rows.add("number in its store", record.trial().id().value());
