@@ -3,6 +3,7 @@ package elsom.web.bench;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import elsom.core.trial.CorrectionReason;
 import elsom.core.trial.Instrument;
+import elsom.core.trial.Look;
 import elsom.core.trial.LookTiming;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
@@ -66,10 +67,15 @@ class ScriptReadings {
     /** Readings that belong together. */
     record Batch(@Nullable List<Sent> readings) {}
 
-    /** @param reading its number in the store, or that of the one that stands; 0 where there is none */
-    record Answer(EntryAnswer.Status status, String message, long reading) {
-        static Answer refused(String message) {
-            return new Answer(EntryAnswer.Status.REFUSED, message, 0);
+    /**
+     * What became of one.
+     *
+     * @param reading its number in the store, or that of the one that stands; 0 where there is none
+     * @param field what of it can't be; empty where nothing is wrong
+     */
+    record Answer(EntryAnswer.Status status, String message, long reading, String field) {
+        static Answer refused(String field, String message) {
+            return new Answer(EntryAnswer.Status.REFUSED, message, 0, field);
         }
 
         boolean taken() {
@@ -78,9 +84,9 @@ class ScriptReadings {
     }
 
     /** What became of one of a batch. */
-    record Line(int index, EntryAnswer.Status status, String message, long reading) {
+    record Line(int index, EntryAnswer.Status status, String message, long reading, String field) {
         static Line of(int index, Answer answer) {
-            return new Line(index, answer.status(), answer.message(), answer.reading());
+            return new Line(index, answer.status(), answer.message(), answer.reading(), answer.field());
         }
     }
 
@@ -119,26 +125,57 @@ class ScriptReadings {
         }));
     }
 
+    /** The first thing that a reading must have and has not. */
+    private static Optional<String> missing(@Nullable Sent sent) {
+        if (sent == null || sent.trial() == null) {
+            return Optional.of("trial");
+        }
+        return sent.unit() == null
+                ? Optional.of("unit")
+                : sent.look() == null
+                        ? Optional.of("look")
+                        : sent.endpoint() == null
+                                ? Optional.of("endpoint")
+                                : sent.value() == null ? Optional.of("value") : Optional.empty();
+    }
+
+    /** What names something that the trial does not have; the value itself where all names are known. */
+    private String unknown(Sent sent) {
+        Optional<TrialRecord> found = trials.find(new TrialId(Objects.requireNonNull(sent.trial())));
+        if (found.isEmpty()) {
+            return "trial";
+        }
+        TrialRecord record = found.get();
+        if (record.called(Objects.requireNonNull(sent.unit())).isEmpty()) {
+            return "unit";
+        }
+        Optional<Look> look = record.look(Objects.requireNonNull(sent.look()));
+        if (look.isEmpty()) {
+            return "look";
+        }
+        boolean read = look.get().endpoints().stream()
+                .anyMatch(code -> code.value().equals(sent.endpoint()));
+        return read ? "value" : "endpoint";
+    }
+
     /** Takes one. */
     Answer take(@Nullable Sent sent, Station station) {
-        if (sent == null
-                || sent.trial() == null
-                || sent.look() == null
-                || sent.unit() == null
-                || sent.endpoint() == null
-                || sent.value() == null) {
+        Optional<String> missing = missing(sent);
+        if (sent == null || missing.isPresent()) {
             return Answer.refused(
-                    "A reading has trial, unit, look, endpoint and value. Accepted: {\"trial\": 2, \"unit\":"
-                            + " \"W76\", \"look\": 6, \"endpoint\": \"wet-mass\", \"value\": \"220.7 g\"}");
+                    missing.orElse("trial"),
+                    "A reading has trial, unit, look, endpoint and value; here is no " + missing.orElse("trial")
+                            + ". Accepted: {\"trial\": 2, \"unit\": \"W76\", \"look\": 6, \"endpoint\": \"wet-mass\","
+                            + " \"value\": \"220.7 g\"}");
         }
-        TrialId trial = new TrialId(sent.trial());
-        int look = sent.look();
+        TrialId trial = new TrialId(Objects.requireNonNull(sent.trial()));
+        int look = Objects.requireNonNull(sent.look());
         EntryForm form = new EntryForm(
-                sent.unit(),
+                Objects.requireNonNull(sent.unit()),
                 look,
-                sent.endpoint(),
+                Objects.requireNonNull(sent.endpoint()),
                 sent.sub() == null ? 1 : sent.sub(),
-                sent.value(),
+                Objects.requireNonNull(sent.value()),
                 sent.replaces(),
                 sent.replaces() == null ? null : CorrectionReason.WEIGHED_AGAIN,
                 LookTiming.NOW,
@@ -146,19 +183,26 @@ class ScriptReadings {
                 0,
                 sent.token() == null ? UUID.randomUUID() : sent.token());
         Optional<Instant> takenAt;
-        EntryAnswer answer;
         try {
             takenAt = takenAt(sent.takenAt(), clock.instant());
+        } catch (IllegalArgumentException wrong) {
+            return Answer.refused("taken_at", String.valueOf(wrong.getMessage()));
+        }
+        EntryAnswer answer;
+        try {
             answer = entries.enter(trial, form, station, takenAt);
         } catch (IllegalArgumentException | NotFound wrong) {
-            return Answer.refused(String.valueOf(wrong.getMessage()));
+            return Answer.refused(unknown(sent), String.valueOf(wrong.getMessage()));
         }
         boolean taken = answer.status() == EntryAnswer.Status.SAVED || answer.status() == EntryAnswer.Status.ODD;
         String away = taken ? away(trial, look, takenAt.orElseGet(clock::instant)) : "";
         return new Answer(
                 away.isEmpty() ? answer.status() : EntryAnswer.Status.ODD,
                 (answer.message() + " " + away).strip(),
-                answer.current() == null ? 0 : answer.current().id());
+                answer.current() == null ? 0 : answer.current().id(),
+                answer.status() == EntryAnswer.Status.REFUSED
+                        ? unknown(sent)
+                        : answer.status() == EntryAnswer.Status.STALE ? "replaces" : "");
     }
 
     /** When a script says it measured; empty for now. */

@@ -23,6 +23,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Readings from scripts: by a key that is shown once, and never without one. */
 @AppTest
@@ -34,6 +35,9 @@ class IntakeIT {
 
     @Autowired
     private Trials trials;
+
+    @Autowired
+    private JdbcTemplate store;
 
     private TrialId trial = new TrialId(1);
     private String unit = "";
@@ -198,5 +202,68 @@ class IntakeIT {
         assertThat(web.get("/intake").body()).contains("Q98");
         web.post("/intake/not-taken/clear", Map.of());
         assertThat(web.get("/").body()).doesNotContain("were not taken");
+    }
+
+    private String made(String trial, String days) throws Exception {
+        Matcher key = KEY.matcher(new Web(port)
+                .post("/intake/keys", Map.of("station", "Balance 3", "trial", trial, "days", days))
+                .body());
+        assertThat(key.find()).isTrue();
+        return key.group(1);
+    }
+
+    @Test
+    void aKeyForOneTrialWritesToNoOther() throws Exception {
+        TrialId other = trials.create(ExchangeFixture.fresh(), UUID.randomUUID());
+        HttpResponse<String> refused = send(made(other.toString(), "7"), "49.2 g", "");
+        assertThat(refused.statusCode()).isEqualTo(403);
+        assertThat(refused.body()).contains("\"field\":\"trial\"").contains("trial " + other + " only");
+        assertThat(send(made(trial.toString(), "7"), "49.2 g", "").statusCode()).isEqualTo(200);
+    }
+
+    @Test
+    void aKeyHasAnEnd() throws Exception {
+        String key = made("", "1");
+        assertThat(send(key, "49.2 g", "").statusCode()).isEqualTo(200);
+        store.update("update intake_key set ends_at = ? where station = 'Balance 3'", Instant.now().minusSeconds(1));
+        assertThat(send(key, "49.3 g", "").statusCode()).isEqualTo(401);
+        assertThat(new Web(port).post("/intake/keys", Map.of("station", "B", "days", "0")).statusCode())
+                .isEqualTo(422);
+        assertThat(new Web(port).post("/intake/keys", Map.of("station", "B", "trial", "two")).statusCode())
+                .isEqualTo(422);
+    }
+
+    @Test
+    void whatIsWrongIsNamed() throws Exception {
+        String key = made();
+        String whole = reading(unit, "49.2 g", "");
+        Map<String, String> wrong = Map.of(
+                "unit", whole.replace("\"unit\": \"" + unit + "\", ", ""),
+                "look", whole.replace("\"look\": 1", "\"look\": 77"),
+                "endpoint", whole.replace("tare-mass", "height of the roof"),
+                "value", whole.replace("49.2 g", "some"),
+                "taken_at", whole.replace("}", ", \"taken_at\": \"yesterday\"}"));
+        for (Map.Entry<String, String> one : wrong.entrySet()) {
+            HttpResponse<String> answer = sent(key, "/intake/readings", one.getValue());
+            assertThat(answer.statusCode()).as(one.getKey()).isEqualTo(422);
+            assertThat(answer.body()).contains("\"field\":\"" + one.getKey() + "\"");
+        }
+        HttpResponse<String> noNumber = sent(key, "/intake/readings", whole.replace("\"look\": 1", "\"look\": \"one\""));
+        assertThat(noNumber.statusCode()).isEqualTo(400);
+        assertThat(noNumber.body()).contains("\"field\":\"look\"");
+        assertThat(sent(key, "/intake/readings", "{").statusCode()).isEqualTo(400);
+    }
+
+    @Test
+    void whoSendsTooManyWaits() throws Exception {
+        String key = made();
+        int last = 200;
+        for (int i = 0; i < 400 && last != 429; i++) {
+            last = sent(key, "/intake/readings", "{}").statusCode();
+        }
+        assertThat(last).isEqualTo(429);
+        HttpResponse<String> wait = sent(key, "/intake/readings", "{}");
+        assertThat(wait.headers().firstValue("Retry-After")).isPresent();
+        assertThat(send(made(), "49.2 g", "").statusCode()).as("another key").isEqualTo(200);
     }
 }
