@@ -34,6 +34,9 @@ export const tests = {
   'a full disk is the reason that is shown': (is) => {
     is(reasonToWait({ status: 507, body: { message: 'The disk is full.' } }), 'The disk is full. What waits on this device is sent then.');
     is(reasonToWait({ status: 500, body: { message: '' } }), '');
+    is(reasonToWait({ status: 401, body: { message: '' } }).startsWith('Nobody is signed in'), true);
+    is(reasonToWait({ status: 401, body: { message: 'Typed by Mo, and Ida is at this device now' } }).startsWith('Typed by Mo'), true);
+    is(reasonToWait({ status: 403, body: { message: 'You may read here, and this takes more.' } }).startsWith('You may read'), true);
     is(reasonToWait({ status: 403, body: {} }).startsWith('This page was open too long'), true);
   },
 };

@@ -24,13 +24,16 @@ async function keep(name, answer) {
 
 /** Fetches and keeps what bench pages of running trials show; of one trial only, where one is named. */
 async function keepBenches(trial) {
-  const benches = await (await fetch(`/offline/benches${trial ? `?trial=${trial}` : ''}`)).json();
+  const listed = await fetch(`/offline/benches${trial ? `?trial=${trial}` : ''}`);
+  // Nobody is signed in: there is nothing to keep, and what is kept stays.
+  if (!listed.ok || listed.redirected) return;
+  const benches = await listed.json();
   await Promise.all([
     fetch(OFFLINE).then((answer) => answer.ok && keep(OFFLINE, answer)),
     ...benches.map(async (bench) => {
       const url = `/trials/${bench.trial}/bench?look=${bench.look}`;
       const answer = await fetch(url);
-      if (!answer.ok) return;
+      if (!answer.ok || answer.redirected) return;
       if (bench.next) await keep(`/trials/${bench.trial}/bench`, answer.clone());
       await keep(url, answer);
     }),

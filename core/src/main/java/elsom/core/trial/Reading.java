@@ -73,12 +73,34 @@ public record Reading(
     /** The same, entered by somebody. */
     public Reading by(String who) {
         return new Reading(
-                id, ref, value, typedText, typedUnit, takenAt, recordedAt, station, instrument, supersedes, reason, who);
+                id,
+                ref,
+                value,
+                typedText,
+                typedUnit,
+                takenAt,
+                recordedAt,
+                station,
+                instrument,
+                supersedes,
+                reason,
+                who);
     }
 
     /** The same with another value. */
     public Reading reading(double other) {
         return new Reading(
-                id, ref, other, typedText, typedUnit, takenAt, recordedAt, station, instrument, supersedes, reason, person);
+                id,
+                ref,
+                other,
+                typedText,
+                typedUnit,
+                takenAt,
+                recordedAt,
+                station,
+                instrument,
+                supersedes,
+                reason,
+                person);
     }
 }

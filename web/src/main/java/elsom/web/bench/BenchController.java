@@ -17,6 +17,7 @@ import elsom.web.device.Scale;
 import elsom.web.kit.ClosedPage;
 import elsom.web.kit.TrialHeader;
 import elsom.web.meter.MeterChecks;
+import elsom.web.platform.Acting;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
 import elsom.web.platform.ShownMeasures;
@@ -27,6 +28,7 @@ import jakarta.validation.Valid;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -155,7 +157,19 @@ class BenchController {
 
     @PostMapping("/readings")
     @ResponseBody
-    ResponseEntity<EntryAnswer> enter(@PathVariable long trial, @Valid EntryForm form, Station station) {
+    ResponseEntity<?> enter(
+            @PathVariable long trial,
+            @Valid EntryForm form,
+            @RequestParam(defaultValue = "") String person,
+            Station station) {
+        if (!person.isEmpty() && !person.equals(Acting.person())) {
+            String here = Acting.person().isEmpty() ? "nobody" : Acting.person();
+            return ResponseEntity.status(HttpStatus.UNAUTHORIZED)
+                    .body(Map.of(
+                            "message",
+                            "Typed by " + person + ", and " + here
+                                    + " is at this device now: it waits here and is sent once " + person + " is."));
+        }
         return answered(entries.enter(new TrialId(trial), form, station));
     }
 

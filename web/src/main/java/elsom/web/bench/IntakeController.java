@@ -107,9 +107,7 @@ class IntakeController {
                                 key.station(),
                                 key.trialId() == null ? "all trials" : "trial " + key.trialId(),
                                 Times.dayAndTime(key.madeAt(), ZoneId.systemDefault()),
-                                key.usedAt() == null
-                                        ? "never"
-                                        : Times.dayAndTime(key.usedAt(), ZoneId.systemDefault()),
+                                key.usedAt() == null ? "never" : Times.dayAndTime(key.usedAt(), ZoneId.systemDefault()),
                                 key.endsAt() == null
                                         ? "never"
                                         : Times.dayAndTime(key.endsAt(), ZoneId.systemDefault())))
@@ -175,7 +173,10 @@ class IntakeController {
         answer.readings().forEach(line -> {
             ScriptReadings.@Nullable Sent sent = batch.readings().get(line.index());
             if (sent != null) {
-                notTaken.told(sent, new ScriptReadings.Answer(line.status(), line.message(), line.reading(), line.field()), station);
+                notTaken.told(
+                        sent,
+                        new ScriptReadings.Answer(line.status(), line.message(), line.reading(), line.field()),
+                        station);
             }
         });
     }
@@ -203,8 +204,13 @@ class IntakeController {
         if (pace.isPresent()) {
             return later(pace.get());
         }
-        if (sent.stream().anyMatch(one -> one != null && one.trial() != null && !key.get().fits(one.trial()))) {
-            return said(HttpStatus.FORBIDDEN, "trial", "This key is for trial " + key.get().trialId() + " only.");
+        if (sent.stream()
+                .anyMatch(
+                        one -> one != null && one.trial() != null && !key.get().fits(one.trial()))) {
+            return said(
+                    HttpStatus.FORBIDDEN,
+                    "trial",
+                    "This key is for trial " + key.get().trialId() + " only.");
         }
         return taking.apply(new Station(Optional.of(key.get().station())));
     }
@@ -213,7 +219,11 @@ class IntakeController {
         long seconds = wait.toSeconds() + 1;
         return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
                 .header(HttpHeaders.RETRY_AFTER, String.valueOf(seconds))
-                .body(Map.of("message", "Too many at once: go on in " + seconds + " s. Up to 1,000 readings fit into one batch.", "field", ""));
+                .body(Map.of(
+                        "message",
+                        "Too many at once: go on in " + seconds + " s. Up to 1,000 readings fit into one batch.",
+                        "field",
+                        ""));
     }
 
     private static ResponseEntity<?> said(HttpStatus status, String field, String message) {
@@ -223,7 +233,8 @@ class IntakeController {
     /** What is no reading at all: where in it the reader stopped. */
     @ExceptionHandler
     ResponseEntity<?> unreadable(HttpMessageNotReadableException unreadable) {
-        String field = unreadable.getCause() instanceof JacksonException json && !json.getPath().isEmpty()
+        String field = unreadable.getCause() instanceof JacksonException json
+                        && !json.getPath().isEmpty()
                 ? json.getPath().stream()
                         .map(JacksonException.Reference::getPropertyName)
                         .filter(Objects::nonNull)

@@ -153,8 +153,8 @@ class ScriptReadings {
         if (look.isEmpty()) {
             return "look";
         }
-        boolean read = look.get().endpoints().stream()
-                .anyMatch(code -> code.value().equals(sent.endpoint()));
+        boolean read =
+                look.get().endpoints().stream().anyMatch(code -> code.value().equals(sent.endpoint()));
         return read ? "value" : "endpoint";
     }
 

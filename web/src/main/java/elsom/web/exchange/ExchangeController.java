@@ -86,7 +86,8 @@ class ExchangeController {
     void whole(@PathVariable long trial, HttpServletResponse response) throws IOException {
         WholeTrial whole = plans.whole(new TrialId(trial));
         if (!whole.record().trial().started() && whole.plan().rules().blind() && !Acting.may(Role.PLAN)) {
-            throw new Refusal("This trial is to be read blind: until it starts, only who plans may take its files out.");
+            throw new Refusal(
+                    "This trial is to be read blind: until it starts, only who plans may take its files out.");
         }
         TrialPackageWriter.write(
                 whole,
@@ -105,8 +106,9 @@ class ExchangeController {
             HttpServletResponse response)
             throws IOException {
         if (reason.isBlank() || reason.strip().length() > LONGEST_REASON) {
-            throw new Refusal("Say in a line why the key is taken out; it is kept with the trial and stands in its report."
-                    + " Accepted: it goes on at the other yard.");
+            throw new Refusal(
+                    "Say in a line why the key is taken out; it is kept with the trial and stands in its report."
+                            + " Accepted: it goes on at the other yard.");
         }
         TrialId id = new TrialId(trial);
         plans.keyTaken(id, reason.strip(), station.signature());

@@ -41,8 +41,7 @@ final class Seal {
 
     /** Whether something was shut by a seal at all, this or another. */
     static boolean shutAtAll(byte[] bytes) {
-        return bytes.length > MARK.length + NONCE_BYTES
-                && Arrays.equals(bytes, 0, MARK.length, MARK, 0, MARK.length);
+        return bytes.length > MARK.length + NONCE_BYTES && Arrays.equals(bytes, 0, MARK.length, MARK, 0, MARK.length);
     }
 
     /** What was shut with this seal; empty when it was another, or something was changed in it. */

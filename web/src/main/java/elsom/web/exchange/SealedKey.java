@@ -23,8 +23,9 @@ import java.util.zip.ZipOutputStream;
 final class SealedKey {
     static final String PATH = "key.sealed";
 
-    private static final String OF_ANOTHER = "What this trial keeps secret was sealed by another Elsom and can't be read here."
-            + " Whoever keeps that one can take the trial out with its key, or unblind it first.";
+    private static final String OF_ANOTHER =
+            "What this trial keeps secret was sealed by another Elsom and can't be read here."
+                    + " Whoever keeps that one can take the trial out with its key, or unblind it first.";
 
     private SealedKey() {}
 

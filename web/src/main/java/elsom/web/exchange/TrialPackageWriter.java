@@ -45,17 +45,22 @@ final class TrialPackageWriter {
             WholeTrial whole, List<PackageParts.Filled> beside, Instant now, Optional<Seal> seal, OutputStream out) {
         boolean sealed = whole.sealed() && seal.isPresent();
         Map<String, byte[]> key = new LinkedHashMap<>();
-        List<PackageParts.Filled> open = beside.stream()
-                .filter(more -> seal.isEmpty() || !more.secret())
-                .toList();
-        beside.stream().filter(more -> !open.contains(more)).forEach(more -> key.put(more.table().path(), table(more)));
+        List<PackageParts.Filled> open =
+                beside.stream().filter(more -> seal.isEmpty() || !more.secret()).toList();
+        beside.stream()
+                .filter(more -> !open.contains(more))
+                .forEach(more -> key.put(more.table().path(), table(more)));
         byte[] plan = bytes(PlanJson.write(whole.plan()));
         if (sealed) {
             key.putAll(whoGotWhat(whole, plan));
         }
         TrialRecord shown = sealed ? whole.record().codesOnly() : whole.record();
         try (ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
-            put(zip, DESCRIPTOR, bytes(descriptor(shown.trial(), sealed, !key.isEmpty(), whole.plan().copied(), open, now)));
+            put(
+                    zip,
+                    DESCRIPTOR,
+                    bytes(descriptor(
+                            shown.trial(), sealed, !key.isEmpty(), whole.plan().copied(), open, now)));
             for (PackageFile file : PackageFile.OF_TRIAL) {
                 zip.putNextEntry(new ZipEntry(file.path()));
                 table(whole, shown, sealed, file, zip);
@@ -99,8 +104,7 @@ final class TrialPackageWriter {
             case QUARANTINE ->
                 sealed ? Stream.empty() : whole.quarantines().stream().map(TrialPackageWriter::row);
             case LOTS -> sealed ? Stream.empty() : whole.lots().stream().map(ShelfPackage::row);
-            case LOT_FIGURES ->
-                sealed ? Stream.empty() : whole.lots().stream().flatMap(ShelfPackage::figures);
+            case LOT_FIGURES -> sealed ? Stream.empty() : whole.lots().stream().flatMap(ShelfPackage::figures);
             case TRIAL -> Stream.of(row(record.trial(), sealed));
             default -> rows(record, file);
         };
@@ -126,12 +130,7 @@ final class TrialPackageWriter {
     }
 
     private static String descriptor(
-            Trial trial,
-            boolean sealed,
-            boolean key,
-            boolean copied,
-            List<PackageParts.Filled> beside,
-            Instant now) {
+            Trial trial, boolean sealed, boolean key, boolean copied, List<PackageParts.Filled> beside, Instant now) {
         Map<String, Object> descriptor = new LinkedHashMap<>();
         descriptor.put("$schema", "https://datapackage.org/profiles/2.0/datapackage.json");
         descriptor.put("name", "trial-" + trial.id());

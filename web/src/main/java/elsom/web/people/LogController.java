@@ -49,7 +49,13 @@ class LogController {
     record Change(String what, String was, String becomes) {}
 
     /** A line on the page. */
-    record LogLine(String at, String person, String station, @Nullable Long trial, String did, List<Change> changes) {}
+    record LogLine(
+            String at,
+            String person,
+            String station,
+            @Nullable Long trial,
+            String did,
+            List<Change> changes) {}
 
     /**
      * The page.

@@ -64,8 +64,10 @@ final class LoggedRow {
     /** What a text of {@link #text} says. */
     static Map<String, String> read(String text) {
         Map<String, String> told = new LinkedHashMap<>();
-        JsonMapper.shared().readTree(text).properties().forEach(one -> told.put(one.getKey(), one.getValue()
-                .asString()));
+        JsonMapper.shared()
+                .readTree(text)
+                .properties()
+                .forEach(one -> told.put(one.getKey(), one.getValue().asString()));
         return told;
     }
 }

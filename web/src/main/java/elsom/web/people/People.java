@@ -133,13 +133,13 @@ class People implements SignIns {
     public Optional<String> change(DeviceSignIn device, String name, String pin) {
         Optional<Person> person = people.named(name.strip());
         if (person.isPresent() && person.get().pinMisses() >= PINS) {
-            return Optional.of(
-                    person.get().name() + "'s PIN was wrong too often. It works again once they signed in with a password.");
+            return Optional.of(person.get().name()
+                    + "'s PIN was wrong too often. It works again once they signed in with a password.");
         }
         if (!Secrets.matches(pin, person.flatMap(one -> Optional.ofNullable(one.pin())))) {
-            person.filter(one -> one.pin() != null)
-                    .ifPresent(one -> people.pinMisses(one.id(), one.pinMisses() + 1));
-            return Optional.of("That is not this person's PIN. Whoever has none yet signs in with a password and sets one.");
+            person.filter(one -> one.pin() != null).ifPresent(one -> people.pinMisses(one.id(), one.pinMisses() + 1));
+            return Optional.of(
+                    "That is not this person's PIN. Whoever has none yet signs in with a password and sets one.");
         }
         people.pinMisses(person.orElseThrow().id(), 0);
         people.change(device.id(), person.get());
@@ -218,7 +218,8 @@ class People implements SignIns {
             return Optional.of("A name has 1 to " + Person.LONGEST_NAME + " characters on one line. Accepted: Ida.");
         }
         return people.taken(said)
-                ? Optional.of("“" + said + "” is taken, or was: what was signed with it stays theirs. Accepted: " + said + " 2.")
+                ? Optional.of("“" + said + "” is taken, or was: what was signed with it stays theirs. Accepted: " + said
+                        + " 2.")
                 : Optional.empty();
     }
 
@@ -261,7 +262,8 @@ class People implements SignIns {
 
     private void anotherKeeps(Person person) {
         if (person.role() == Role.KEEP && people.othersWhoKeep(person.id()) == 0) {
-            throw new Refusal(person.name() + " is the only one who keeps Elsom here. Give somebody else that right first.");
+            throw new Refusal(
+                    person.name() + " is the only one who keeps Elsom here. Give somebody else that right first.");
         }
     }
 

@@ -53,7 +53,14 @@ class PeopleController {
             String link) {}
 
     /** The page of one's own account. */
-    record MePage(String name, Role role, String may, boolean pin, List<DeviceLine> devices, Map<String, String> problems, String done) {
+    record MePage(
+            String name,
+            Role role,
+            String may,
+            boolean pin,
+            List<DeviceLine> devices,
+            Map<String, String> problems,
+            String done) {
         public String problem(String field) {
             return problems.getOrDefault(field, "");
         }
@@ -77,8 +84,7 @@ class PeopleController {
                         .toList(),
                 people.signIns().stream().map(one -> line(one, request)).toList(),
                 people.invitations().stream()
-                        .map(one -> new InvitationLine(
-                                one.id(), one.role().label(), one.madeBy(), day(one.endsAt())))
+                        .map(one -> new InvitationLine(one.id(), one.role().label(), one.madeBy(), day(one.endsAt())))
                         .toList(),
                 Arrays.asList(Role.values()),
                 link);
@@ -128,7 +134,8 @@ class PeopleController {
                 : mine(here.get(), Map.of(), "", request);
     }
 
-    private ModelAndView mine(DeviceSignIn here, Map<String, String> problems, String done, HttpServletRequest request) {
+    private ModelAndView mine(
+            DeviceSignIn here, Map<String, String> problems, String done, HttpServletRequest request) {
         Person person = people.named(here.person());
         MePage page = new MePage(
                 person.name(),
@@ -136,18 +143,25 @@ class PeopleController {
                 here.allowed().may(),
                 person.pin() != null,
                 people.signIns().stream()
-                        .filter(one -> one.owner().equals(person.name()) || one.person().equals(person.name()))
+                        .filter(one -> one.owner().equals(person.name())
+                                || one.person().equals(person.name()))
                         .map(one -> line(one, request))
                         .toList(),
                 problems,
                 done);
         return new ModelAndView(
-                "people/me", Map.of("page", page), problems.isEmpty() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
+                "people/me",
+                Map.of("page", page),
+                problems.isEmpty() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
     }
 
     /** Changing a secret takes the one that stands: whoever finds a phone lying about can't. */
     private ModelAndView changing(
-            HttpServletRequest request, String known, Map<String, String> problems, Consumer<DeviceSignIn> change, String done) {
+            HttpServletRequest request,
+            String known,
+            Map<String, String> problems,
+            Consumer<DeviceSignIn> change,
+            String done) {
         Optional<DeviceSignIn> here = people.signIn(request);
         if (here.isEmpty()) {
             return new ModelAndView("redirect:/sign-in");

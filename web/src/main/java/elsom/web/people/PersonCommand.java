@@ -42,7 +42,8 @@ public final class PersonCommand {
      */
     public static void main(String[] arguments) {
         List<String> rest = List.of(arguments).subList(1, arguments.length);
-        LoggingSystem.get(PersonCommand.class.getClassLoader()).setLogLevel(LoggingSystem.ROOT_LOGGER_NAME, LogLevel.WARN);
+        LoggingSystem.get(PersonCommand.class.getClassLoader())
+                .setLogLevel(LoggingSystem.ROOT_LOGGER_NAME, LogLevel.WARN);
         try {
             System.out.println(run(Path.of(arguments[0]), rest, PersonCommand::asked));
         } catch (IllegalArgumentException | IOException refused) {
@@ -105,10 +106,12 @@ public final class PersonCommand {
         boolean first = count(connection, "select count(*) from person where left_at is null", Optional.empty()) == 0;
         Role role = words.size() > 2 ? role(words.get(2)) : Role.KEEP;
         if (first && role != Role.KEEP) {
-            throw new IllegalArgumentException("The first account must be one that keeps: bin/person add " + name + " keep");
+            throw new IllegalArgumentException(
+                    "The first account must be one that keeps: bin/person add " + name + " keep");
         }
         if (count(connection, "select count(*) from person where name = ?", Optional.of(name)) > 0) {
-            throw new IllegalArgumentException("“" + name + "” is taken, or was: what was signed with it stays theirs.");
+            throw new IllegalArgumentException(
+                    "“" + name + "” is taken, or was: what was signed with it stays theirs.");
         }
         String hash = hashed(passwords.ask(), name);
         try (PreparedStatement insert = connection.prepareStatement(
@@ -125,7 +128,8 @@ public final class PersonCommand {
     private static String password(Connection connection, List<String> words, Passwords passwords)
             throws SQLException, IOException {
         String name = named(words);
-        if (count(connection, "select count(*) from person where name = ? and left_at is null", Optional.of(name)) == 0) {
+        if (count(connection, "select count(*) from person where name = ? and left_at is null", Optional.of(name))
+                == 0) {
             throw new IllegalArgumentException("Nobody here is called " + name + ".");
         }
         try (PreparedStatement update =
@@ -146,7 +150,8 @@ public final class PersonCommand {
     private static String list(Connection connection) throws SQLException {
         StringBuilder said = new StringBuilder();
         try (Statement all = connection.createStatement();
-                ResultSet rows = all.executeQuery("select name, role from person where left_at is null order by name")) {
+                ResultSet rows =
+                        all.executeQuery("select name, role from person where left_at is null order by name")) {
             while (rows.next()) {
                 said.append(rows.getString(1))
                         .append(" may ")

@@ -35,12 +35,14 @@ final class Secrets {
         }
         String low = password.toLowerCase(Locale.ROOT);
         if (!name.isBlank() && low.contains(name.strip().toLowerCase(Locale.ROOT)) || low.contains("elsom")) {
-            return Optional.of("A password has neither the name nor “elsom” in it. Accepted: four words that do not belong"
-                    + " together.");
+            return Optional.of(
+                    "A password has neither the name nor “elsom” in it. Accepted: four words that do not belong"
+                            + " together.");
         }
         return low.chars().distinct().count() < 5
-                ? Optional.of("A password has at least five different characters. Accepted: four words that do not belong"
-                        + " together.")
+                ? Optional.of(
+                        "A password has at least five different characters. Accepted: four words that do not belong"
+                                + " together.")
                 : Optional.empty();
     }
 

@@ -73,7 +73,8 @@ class SignInController {
         People.Tried tried = people.signIn(name, password, device(station, request), request.getRemoteAddr());
         if (!tried.problem().isEmpty()) {
             return refused(
-                    "people/sign-in", new SignInPage(name, DeviceCookie.ownPath(back), tried.problem(), people.accounts()));
+                    "people/sign-in",
+                    new SignInPage(name, DeviceCookie.ownPath(back), tried.problem(), people.accounts()));
         }
         keep(tried.token(), request, response);
         return new ModelAndView("redirect:" + DeviceCookie.ownPath(back));
@@ -103,8 +104,11 @@ class SignInController {
 
     /** What a device is called where one ends it: its station, if it has a name, and what kind of machine it says it is. */
     private static String device(Station station, HttpServletRequest request) {
-        String says = Optional.ofNullable(request.getHeader(HttpHeaders.USER_AGENT)).orElse("");
-        String kind = says.contains("Mobi") ? "phone" : says.contains("Tablet") || says.contains("iPad") ? "tablet" : "computer";
+        String says =
+                Optional.ofNullable(request.getHeader(HttpHeaders.USER_AGENT)).orElse("");
+        String kind = says.contains("Mobi")
+                ? "phone"
+                : says.contains("Tablet") || says.contains("iPad") ? "tablet" : "computer";
         return station.name().map(name -> name + ", ").orElse("") + kind;
     }
 

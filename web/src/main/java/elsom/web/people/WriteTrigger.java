@@ -48,16 +48,16 @@ public final class WriteTrigger implements Trigger {
             "plan_revision");
 
     private static final String TRIAL = "trial";
-    private static final String INSERT = "insert into write_log (at_time, person, station, trial_id, thing, did, was, becomes)"
-            + " values (?, ?, ?, ?, ?, ?, ?, ?)";
+    private static final String INSERT =
+            "insert into write_log (at_time, person, station, trial_id, thing, did, was, becomes)"
+                    + " values (?, ?, ?, ?, ?, ?, ?, ?)";
 
     private final List<String> columns = new ArrayList<>();
     private String table = "";
     private int trial = -1;
 
     @Override
-    public void init(
-            Connection connection, String schema, String trigger, String tableName, boolean before, int type)
+    public void init(Connection connection, String schema, String trigger, String tableName, boolean before, int type)
             throws SQLException {
         table = tableName.toLowerCase(Locale.ROOT);
         try (ResultSet named = connection.getMetaData().getColumns(null, schema, tableName, null)) {

@@ -80,7 +80,8 @@ class PlanController {
         PlanPart part = part(trial, name);
         Plans.Kept kept = plans.kept(new TrialId(trial));
         if (part.tellsWhoGetsWhat()) {
-            Seeds.forPlanners(kept.plan(), !trials.key(new TrialId(trial)).trial().started());
+            Seeds.forPlanners(
+                    kept.plan(), !trials.key(new TrialId(trial)).trial().started());
         }
         model.addAttribute("page", page(trial, part, kept, kept.plan(), form(part, kept.plan()), new Problems()));
         return view(part);
@@ -238,8 +239,9 @@ class PlanController {
     @PostMapping("/plan/bench/draw")
     String draw(@PathVariable long trial, @RequestParam(defaultValue = "false") boolean anew) {
         plans.revise(new TrialId(trial), null, plan -> {
-            long seed =
-                    anew ? Seeds.fresh(plan.rules().blind()) : plan.arrangement().seed();
+            long seed = anew
+                    ? Seeds.fresh(plan.rules().blind())
+                    : plan.arrangement().seed();
             return Optional.of(plan.with(plan.arrangement().drawnFrom(seed)));
         });
         return "redirect:" + PlanPart.BENCH.href(trial);

@@ -22,7 +22,8 @@ final class Seeds {
     /** Before a blind trial starts its plan shows who gets what, to those who plan it and to nobody else. */
     static void forPlanners(Plan plan, boolean draft) {
         if (draft && plan.rules().blind() && !Acting.may(Role.PLAN)) {
-            throw new Refusal("This trial is to be read blind: until it starts, only who plans sees where each treatment stands.");
+            throw new Refusal(
+                    "This trial is to be read blind: until it starts, only who plans sees where each treatment stands.");
         }
     }
 }

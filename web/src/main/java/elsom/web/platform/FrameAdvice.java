@@ -41,4 +41,10 @@ class FrameAdvice {
                 UnitsController.us(request),
                 Acting.person());
     }
+
+    /** The address of a link by which somebody without an account sees this; empty for all others. */
+    @ModelAttribute("sharedAt")
+    String sharedAt(HttpServletRequest request) {
+        return SharedPage.at(request);
+    }
 }

@@ -17,7 +17,8 @@ public final class Rights {
      *
      * @param role null for everybody, signed in or not
      */
-    public record Rule(HttpMethod method, String pattern, @Nullable Role role) {}
+    public record Rule(
+            HttpMethod method, String pattern, @Nullable Role role) {}
 
     private static final List<String> OPEN_TO_SEE = List.of(
             "/static/**",
@@ -38,13 +39,8 @@ public final class Rights {
     private static final List<String> OPEN_TO_SEND =
             List.of("/sign-in", "/join/{token}", "/intake/readings", "/intake/readings/batch", "/error");
 
-    private static final List<String> BY_READERS = List.of(
-            "/units",
-            "/station",
-            "/sign-out",
-            "/me/**",
-            "/change-person",
-            "/practice/**");
+    private static final List<String> BY_READERS =
+            List.of("/units", "/station", "/sign-out", "/me/**", "/change-person", "/practice/**");
 
     private static final List<String> BY_MEASURERS = List.of(
             "/device/**",
@@ -98,8 +94,8 @@ public final class Rights {
             "/trials/{trial}/unblind");
 
     private static final List<String> SEEN_BY_KEEPERS = List.of("/people/**", "/log", "/log.csv");
-    private static final List<String> SEEN_BY_PLANNERS = 
-            List.of("/trials/{trial}/raw.zip", "/trials/{trial}/tasting/{number}/sheets");
+    private static final List<String> SEEN_BY_PLANNERS =
+            List.of("/trials/{trial}/raw.zip", "/trials/{trial}/share", "/trials/{trial}/tasting/{number}/sheets");
 
     private Rights() {}
 
@@ -127,11 +123,8 @@ public final class Rights {
                 .toList();
     }
 
-    private static List<Rule> rules(
-            HttpMethod method, List<String> patterns, @Nullable Role role) {
-        return patterns.stream()
-                .map(pattern -> new Rule(method, pattern, role))
-                .toList();
+    private static List<Rule> rules(HttpMethod method, List<String> patterns, @Nullable Role role) {
+        return patterns.stream().map(pattern -> new Rule(method, pattern, role)).toList();
     }
 
     static void apply(

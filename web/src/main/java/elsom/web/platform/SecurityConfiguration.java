@@ -18,6 +18,7 @@ import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
+import org.springframework.security.web.authentication.session.NullAuthenticatedSessionStrategy;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.firewall.RequestRejectedHandler;
@@ -45,9 +46,13 @@ public class SecurityConfiguration {
         return http.addFilterBefore(new OwnPagesOnly(settings.hosts()), CsrfFilter.class)
                 .addFilterBefore(new SignedInFilter(signIns), AnonymousAuthenticationFilter.class)
                 .authorizeHttpRequests(Rights::apply)
-                .exceptionHandling(
-                        refused -> refused.authenticationEntryPoint(SignInFirst::ask).accessDeniedHandler(SignInFirst::refuse))
+                .exceptionHandling(refused ->
+                        refused.authenticationEntryPoint(SignInFirst::ask).accessDeniedHandler(SignInFirst::refuse))
                 .csrf(csrf -> csrf.csrfTokenRepository(cookieKeys())
+                        // Every request says anew who asks: with the usual strategy each of them would change the key
+                        // that
+                        // the pages open meanwhile still have.
+                        .sessionAuthenticationStrategy(new NullAuthenticatedSessionStrategy())
                         // A script has no page: its key in a header is what no other site can send along.
                         .ignoringRequestMatchers("/intake/readings", "/intake/readings/batch"))
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))

@@ -23,7 +23,7 @@ final class SignInFirst {
     /** Whoever wants to see a page is led to it by way of the sign-in; what was sent is told that it was not taken. */
     static void ask(HttpServletRequest request, HttpServletResponse response, AuthenticationException missing)
             throws IOException {
-        if ("GET".equals(request.getMethod()) && !ErrorPages.wantsJson(request)) {
+        if ("GET".equals(request.getMethod()) && opened(request) && !ErrorPages.wantsJson(request)) {
             String query = request.getQueryString();
             String back = request.getRequestURI() + (query == null ? "" : "?" + query);
             response.sendRedirect("/sign-in?back=" + URLEncoder.encode(back, StandardCharsets.UTF_8));
@@ -31,6 +31,12 @@ final class SignInFirst {
             request.setAttribute(NOBODY, true);
             response.sendError(HttpStatus.UNAUTHORIZED.value());
         }
+    }
+
+    /** Whether somebody opens a page, and no script of one fetches something: a script has no use for another page. */
+    private static boolean opened(HttpServletRequest request) {
+        String mode = request.getHeader("Sec-Fetch-Mode");
+        return mode == null || mode.equals("navigate");
     }
 
     static void refuse(HttpServletRequest request, HttpServletResponse response, AccessDeniedException refused)

@@ -54,7 +54,8 @@ class StatusErrorController implements ErrorController {
             String may = Acting.actor().map(actor -> actor.role().label()).orElse("nothing");
             return ErrorPage.of(
                     "Not with your account",
-                    "You may " + may + " here, and this takes more. Nothing was changed. Whoever keeps Elsom here can give you"
+                    "You may " + may
+                            + " here, and this takes more. Nothing was changed. Whoever keeps Elsom here can give you"
                             + " the right; at a device where you are by a PIN, sign in with your password.");
         }
         return request.getAttribute(OwnPagesOnly.ELSEWHERE) == null

@@ -376,7 +376,11 @@ public class Plans {
             throw new Refusal("This trial keeps nothing secret: its zip is whole.");
         }
         mapper.raisePlan(id);
-        keep(id, reason, station, List.of("The key was taken out in a file" + by() + ", while the trial stays blind here."));
+        keep(
+                id,
+                reason,
+                station,
+                List.of("The key was taken out in a file" + by() + ", while the trial stays blind here."));
     }
 
     private static String by() {

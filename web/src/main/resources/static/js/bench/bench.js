@@ -247,7 +247,7 @@ function entryOf(task, text) {
   return {
     key: task.key, unit: task.code, look: data.look, endpoint: task.endpoint, sub: task.sub, text,
     replaces: task.current?.id ?? null, reason: task.current ? at('reason').value : null,
-    timing: data.timing, instrument, token: newToken(), typedAt: Date.now(),
+    timing: data.timing, instrument, token: newToken(), typedAt: Date.now(), person: document.body.dataset.person ?? null,
     says: { look: data.lookName, endpoint: task.endpointName },
   };
 }

@@ -8,6 +8,9 @@ const DISK_FULL = 507;
 
 /** Why an entry waits though the server answered; empty when nothing is known but that it did not take it. */
 export function reasonToWait({ status, body }) {
+  if (status === 401 && body?.message?.startsWith('Typed by')) return body.message;
+  if (status === 401) return 'Nobody is signed in on this device now. Sign in, in another tab if you like: what waits here is sent then.';
+  if (status === 403 && body?.message?.startsWith('You may')) return body.message;
   if (status === 403) return 'This page was open too long: reload it, and what waits here is sent.';
   return status === DISK_FULL ? `${body.message} What waits on this device is sent then.` : '';
 }
@@ -88,7 +91,7 @@ export class Outbox {
     const { typedAt, key, says, ...fields } = entry;
     try {
       const answer = await post(this.url, { ...fields, ageMs: Math.max(0, Date.now() - typedAt) });
-      if (answer.status < 500 && answer.status !== 403) return answer;
+      if (answer.status < 500 && ![401, 403].includes(answer.status)) return answer;
       this.reason = reasonToWait(answer);
     } catch {
       this.reason = '';

@@ -51,7 +51,7 @@ export class UndecidedList {
 
   /** As a measurement of its own beside the one that stands, from when it was typed. */
   async again(one) {
-    const { typedAt, key, says, status, message, current, token, ...fields } = one;
+    const { typedAt, key, says, person, status, message, current, token, ...fields } = one;
     const entry = { ...fields, replaces: current?.id ?? null, reason: current ? 'WEIGHED_AGAIN' : null, token: newToken() };
     try {
       const answer = await post(this.url, { ...entry, ageMs: Math.max(0, Date.now() - typedAt) });

@@ -101,7 +101,7 @@ export class PhotoQueue {
       if (status === 200) {
         await this.drop(photo.token);
         this.#onSent(photo, body);
-      } else if (status >= 400 && status < 500 && ![403, 408, 429].includes(status)) {
+      } else if (status >= 400 && status < 500 && ![401, 403, 408, 429].includes(status)) {
         await inStore('readwrite', (store) => store.put({ ...photo, problem: body.message || 'It was not taken.' }));
       } else {
         this.#timer = setTimeout(() => this.flush(), RETRY_MS);

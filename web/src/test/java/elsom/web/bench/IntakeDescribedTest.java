@@ -72,7 +72,11 @@ class IntakeDescribedTest {
                 .isEqualTo(Arrays.stream(EntryAnswer.Status.values())
                         .map(Enum::name)
                         .collect(Collectors.toCollection(TreeSet::new)));
-        assertThat(schemas.path("Batch").path("properties").path("readings").path("maxItems").asInt())
+        assertThat(schemas.path("Batch")
+                        .path("properties")
+                        .path("readings")
+                        .path("maxItems")
+                        .asInt())
                 .isEqualTo(ScriptReadings.MOST);
     }
 

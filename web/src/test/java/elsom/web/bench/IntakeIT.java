@@ -225,11 +225,17 @@ class IntakeIT {
     void aKeyHasAnEnd() throws Exception {
         String key = made("", "1");
         assertThat(send(key, "49.2 g", "").statusCode()).isEqualTo(200);
-        store.update("update intake_key set ends_at = ? where station = 'Balance 3'", Instant.now().minusSeconds(1));
+        store.update(
+                "update intake_key set ends_at = ? where station = 'Balance 3'",
+                Instant.now().minusSeconds(1));
         assertThat(send(key, "49.3 g", "").statusCode()).isEqualTo(401);
-        assertThat(new Web(port).post("/intake/keys", Map.of("station", "B", "days", "0")).statusCode())
+        assertThat(new Web(port)
+                        .post("/intake/keys", Map.of("station", "B", "days", "0"))
+                        .statusCode())
                 .isEqualTo(422);
-        assertThat(new Web(port).post("/intake/keys", Map.of("station", "B", "trial", "two")).statusCode())
+        assertThat(new Web(port)
+                        .post("/intake/keys", Map.of("station", "B", "trial", "two"))
+                        .statusCode())
                 .isEqualTo(422);
     }
 
@@ -248,7 +254,8 @@ class IntakeIT {
             assertThat(answer.statusCode()).as(one.getKey()).isEqualTo(422);
             assertThat(answer.body()).contains("\"field\":\"" + one.getKey() + "\"");
         }
-        HttpResponse<String> noNumber = sent(key, "/intake/readings", whole.replace("\"look\": 1", "\"look\": \"one\""));
+        HttpResponse<String> noNumber =
+                sent(key, "/intake/readings", whole.replace("\"look\": 1", "\"look\": \"one\""));
         assertThat(noNumber.statusCode()).isEqualTo(400);
         assertThat(noNumber.body()).contains("\"field\":\"look\"");
         assertThat(sent(key, "/intake/readings", "{").statusCode()).isEqualTo(400);

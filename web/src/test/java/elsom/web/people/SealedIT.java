@@ -63,7 +63,8 @@ class SealedIT {
     private WebApplicationContext application;
 
     @Autowired
-    @Qualifier("requestMappingHandlerMapping") private RequestMappingHandlerMapping mapped;
+    @Qualifier("requestMappingHandlerMapping")
+    private RequestMappingHandlerMapping mapped;
 
     @Autowired
     private People people;
@@ -114,9 +115,8 @@ class SealedIT {
     }
 
     private MockHttpServletResponse post(String path, Role role, String... fields) throws Exception {
-        var request = MockMvcRequestBuilders.post(path)
-                .with(csrf())
-                .cookie(new Cookie(People.COOKIE, devices.get(role)));
+        var request =
+                MockMvcRequestBuilders.post(path).with(csrf()).cookie(new Cookie(People.COOKIE, devices.get(role)));
         for (int i = 0; i < fields.length; i += 2) {
             request.param(fields[i], fields[i + 1]);
         }
@@ -128,7 +128,8 @@ class SealedIT {
         List<String> all = new ArrayList<>(List.of("/", "/trials", "/offline/benches", "/calendar.ics"));
         TreeSet<String> patterns = new TreeSet<>();
         mapped.getHandlerMethods().keySet().stream()
-                .filter(info -> info.getMethodsCondition().getMethods().toString().contains("GET"))
+                .filter(info ->
+                        info.getMethodsCondition().getMethods().toString().contains("GET"))
                 .forEach(info -> patterns.addAll(info.getPatternValues()));
         String unit = record.units().get(0).code().value();
         for (String pattern : patterns) {
@@ -141,8 +142,7 @@ class SealedIT {
                     .replace("{unit}", unit)
                     .replace("{number}", "1");
             if (path.contains("{name}")) {
-                for (String part :
-                        List.of("question", "treatments", "bench", "dates", "ready", "labels", "overview")) {
+                for (String part : List.of("question", "treatments", "bench", "dates", "ready", "labels", "overview")) {
                     all.add(path.replace("{name}", part));
                 }
             } else if (!path.contains("{")) {
@@ -217,7 +217,9 @@ class SealedIT {
         store.update("update experimental_unit set treatment = mod(treatment, 6) + 1 where trial_id = ?", id.value());
         store.update("update trial set plan_revision = plan_revision + 1 where id = ?", id.value());
         for (Role role : Role.values()) {
-            assertThat(before.get(role).get("/trials/" + id + "/trial.zip")).startsWith("200").contains("key.sealed");
+            assertThat(before.get(role).get("/trials/" + id + "/trial.zip"))
+                    .startsWith("200")
+                    .contains("key.sealed");
             assertThat(before.get(role).entrySet().stream()
                             .filter(said -> said.getValue().contains(String.valueOf(SEED)))
                             .map(Map.Entry::getKey))
@@ -232,7 +234,12 @@ class SealedIT {
     @Test
     void theEffectBehindAPracticeBenchUntilItIsCalled() throws Exception {
         String bench = post(
-                        "/practice/one-pot-each", Role.READ, "seed", "7", "token", UUID.randomUUID().toString())
+                        "/practice/one-pot-each",
+                        Role.READ,
+                        "seed",
+                        "7",
+                        "token",
+                        UUID.randomUUID().toString())
                 .getRedirectedUrl();
         assertThat(bench).startsWith("/practice/bench/");
         post(bench + "/start", Role.READ);

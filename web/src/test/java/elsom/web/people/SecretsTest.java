@@ -9,7 +9,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class SecretsTest {
     @ParameterizedTest
-    @ValueSource(strings = {"", "short", "elevenchars", "aaaaaaaaaaaaaaaa", "Ida and her four words", "my Elsom password"})
+    @ValueSource(
+            strings = {"", "short", "elevenchars", "aaaaaaaaaaaaaaaa", "Ida and her four words", "my Elsom password"})
     void whatIsGuessedFirstIsNoPassword(String password) {
         assertThat(Secrets.problem(password, "Ida")).isPresent();
     }
@@ -18,8 +19,10 @@ class SecretsTest {
     void aPasswordIsKeptAsAHashThatNamesItsMethod() {
         String hash = Secrets.hash("four words without belonging");
         assertThat(hash).startsWith("{bcrypt}$2a$12$").doesNotContain("words");
-        assertThat(Secrets.matches("four words without belonging", Optional.of(hash))).isTrue();
-        assertThat(Secrets.matches("four words without belongin", Optional.of(hash))).isFalse();
+        assertThat(Secrets.matches("four words without belonging", Optional.of(hash)))
+                .isTrue();
+        assertThat(Secrets.matches("four words without belongin", Optional.of(hash)))
+                .isFalse();
         assertThat(Secrets.matches("nobody has this one", Optional.empty())).isFalse();
     }
 

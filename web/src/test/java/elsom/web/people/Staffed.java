@@ -23,7 +23,10 @@ final class Staffed {
         in(people);
         Map<Role, String> tokens = new EnumMap<>(Role.class);
         for (PeopleTest.Staff one : PeopleTest.Staff.values()) {
-            tokens.put(one.role(), people.signIn(one.called(), PeopleTest.PASSWORD, "computer", "test").token());
+            tokens.put(
+                    one.role(),
+                    people.signIn(one.called(), PeopleTest.PASSWORD, "computer", "test")
+                            .token());
         }
         return tokens;
     }

@@ -44,7 +44,8 @@ class WhoMayIT {
     private WebApplicationContext application;
 
     @Autowired
-    @Qualifier("requestMappingHandlerMapping") private RequestMappingHandlerMapping mapped;
+    @Qualifier("requestMappingHandlerMapping")
+    private RequestMappingHandlerMapping mapped;
 
     @Autowired
     private People people;
@@ -79,8 +80,12 @@ class WhoMayIT {
                 Objects.requireNonNull(WhoMayIT.class.getResourceAsStream("/people/who-may.csv")),
                 StandardCharsets.UTF_8)) {
             List<Address> all = new ArrayList<>();
-            for (CSVRecord row :
-                    CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).get().parse(text)) {
+            for (CSVRecord row : CSVFormat.DEFAULT
+                    .builder()
+                    .setHeader()
+                    .setSkipHeaderRecord(true)
+                    .get()
+                    .parse(text)) {
                 all.add(new Address(HttpMethod.valueOf(row.get(0)), row.get(1), row.get(2)));
             }
             return all;
@@ -140,7 +145,8 @@ class WhoMayIT {
                 MockHttpServletResponse answer = asked(address, Optional.of(who.getValue()));
                 boolean let = answer.getStatus() != 403 && !sentToSignIn(answer);
                 if (let != address.allows(who.getKey()) && !addressedByKey(address)) {
-                    wrong.add(who.getKey() + " " + address.method() + " " + address.pattern() + " " + answer.getStatus());
+                    wrong.add(
+                            who.getKey() + " " + address.method() + " " + address.pattern() + " " + answer.getStatus());
                 }
             }
         }
@@ -154,13 +160,14 @@ class WhoMayIT {
 
     @Test
     void whatIsSentWithoutAnAccountIsAnsweredInItsOwnForm() throws Exception {
-        MockHttpServletResponse page = mvc.perform(MockMvcRequestBuilders.post("/trials/1/start")
-                        .with(csrf()))
+        MockHttpServletResponse page = mvc.perform(
+                        MockMvcRequestBuilders.post("/trials/1/start").with(csrf()))
                 .andReturn()
                 .getResponse();
         assertThat(page.getStatus()).isEqualTo(401);
-        MockHttpServletResponse seen =
-                mvc.perform(MockMvcRequestBuilders.get("/trials?q=peat&kind=a b")).andReturn().getResponse();
+        MockHttpServletResponse seen = mvc.perform(MockMvcRequestBuilders.get("/trials?q=peat&kind=a b"))
+                .andReturn()
+                .getResponse();
         assertThat(seen.getRedirectedUrl()).startsWith("/sign-in?back=%2Ftrials%3Fq");
     }
 }
