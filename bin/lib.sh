@@ -59,12 +59,19 @@ run_options="-Xmx1g"
 # start_elsom HOME DEMO OPTIONS: runs the application in the foreground until it is stopped.
 start_elsom() {
   prepare_elsom
+  # What is kept is for who runs it, and for nobody else on this machine.
+  umask 077
   mkdir -p "$1"
-  local home
+  local home tls=()
   home=$(cd "$1" && pwd)
+  if [ -f "$home/tls/elsom-server.p12" ] && [ "$2" = false ]; then
+    SERVER_SSL_KEYSTOREPASSWORD=$(cat "$home/tls/elsom-password")
+    export SERVER_SSL_KEYSTOREPASSWORD
+    tls=(--server.ssl.key-store="$home/tls/elsom-server.p12" --server.ssl.key-alias=elsom)
+  fi
   [ -z "${ELSOM_BACKUPS:-}" ] || export ELSOM_BACKUPS=$(realpath -m "$ELSOM_BACKUPS")
   cd "$app_dir"
   ELSOM_BUILD=$(stat -c %Y "$root/web/target/elsom.jar")
   export ELSOM_BUILD
-  exec java -XX:SharedArchiveFile=classes.jsa -Xshare:auto $jvm_options $3 -jar elsom.jar --elsom.home="$home" --elsom.demo="$2"
+  exec java -XX:SharedArchiveFile=classes.jsa -Xshare:auto $jvm_options $3 -jar elsom.jar --elsom.home="$home" --elsom.demo="$2" ${tls[@]+"${tls[@]}"}
 }

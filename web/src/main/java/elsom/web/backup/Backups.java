@@ -1,6 +1,7 @@
 package elsom.web.backup;
 
 import elsom.web.platform.DiskSpace;
+import elsom.web.platform.OwnerOnly;
 import elsom.web.platform.Settings;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
@@ -140,6 +141,7 @@ public class Backups {
             clear();
             room();
             store.update("backup to ?", part.toString());
+            OwnerOnly.file(part);
             Files.move(part, whole, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
             prune(folder);
             copyOut();
@@ -173,6 +175,7 @@ public class Backups {
             try {
                 if (!Files.exists(there) || Files.mismatch(newest, there) >= 0) {
                     Files.copy(newest, part, StandardCopyOption.REPLACE_EXISTING);
+                    OwnerOnly.file(part);
                     Files.move(part, there, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
                     prune(second.get());
                 }

@@ -1,5 +1,6 @@
 package elsom.web.backup;
 
+import elsom.web.platform.StoreAddress;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.channels.FileChannel;
@@ -166,8 +167,9 @@ public final class Restore {
     }
 
     private static String holds(Path store) throws SQLException {
-        try (Connection connection = DriverManager.getConnection(
-                        "jdbc:h2:file:" + store.toAbsolutePath() + ";IFEXISTS=TRUE", "elsom", "");
+        StoreAddress address = StoreAddress.existing(store);
+        try (Connection connection =
+                        DriverManager.getConnection(address.url(), StoreAddress.USER, address.password());
                 Statement sql = connection.createStatement()) {
             int trials = count(sql, "trial");
             int readings = count(sql, "reading");

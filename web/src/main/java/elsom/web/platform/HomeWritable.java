@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
 import org.springframework.context.ApplicationListener;
+import org.springframework.core.env.MapPropertySource;
 
 /** Says at the start that nothing could be kept, before the store fails in its own words. */
 public final class HomeWritable implements ApplicationListener<ApplicationEnvironmentPreparedEvent> {
@@ -26,7 +27,14 @@ public final class HomeWritable implements ApplicationListener<ApplicationEnviro
     public void onApplicationEvent(ApplicationEnvironmentPreparedEvent event) {
         Path home = Path.of(event.getEnvironment().getProperty("elsom.home", "./data"));
         check(home);
-        StoreOpens.check(home.toAbsolutePath().normalize());
+        Path folder = home.toAbsolutePath().normalize();
+        StoreOpens.check(folder);
+        OwnerOnly.store(folder);
+        if (!event.getEnvironment().getProperty(StoreAddress.KEY, "").isBlank()) {
+            event.getEnvironment()
+                    .getPropertySources()
+                    .addFirst(new MapPropertySource("store", StoreAddress.of(folder).properties()));
+        }
     }
 
     static void check(Path home) {

@@ -57,7 +57,7 @@ final class OwnPagesOnly extends OncePerRequestFilter {
             return from.getHost() != null
                     && hosts.contains(from.getHost())
                     && from.getHost().equalsIgnoreCase(request.getServerName())
-                    && (port == request.getServerPort() || request.getHeader("X-Forwarded-Proto") != null);
+                    && port == request.getServerPort();
         } catch (IllegalArgumentException noAddress) {
             return false;
         }

@@ -38,6 +38,11 @@ class PlatformConfiguration implements WebMvcConfigurer {
     }
 
     @Bean
+    TrustedProxy proxy(Settings settings) {
+        return new TrustedProxy(settings.proxy());
+    }
+
+    @Bean
     Clock clock() {
         return Clock.systemUTC();
     }

@@ -25,8 +25,10 @@ class ReadyMessage {
             String host = settings.hosts().contains(USUAL)
                     ? USUAL
                     : settings.hosts().stream().sorted().findFirst().orElse(USUAL);
+            boolean tls = web.getEnvironment().containsProperty("server.ssl.key-store")
+                    || web.getEnvironment().containsProperty("server.ssl.certificate");
             System.out.println(
-                    "Elsom is ready: http://" + host + ":" + web.getWebServer().getPort());
+                    "Elsom is ready: " + (tls ? "https://" : "http://") + host + ":" + web.getWebServer().getPort());
         }
     }
 }

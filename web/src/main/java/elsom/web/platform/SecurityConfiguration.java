@@ -61,6 +61,7 @@ public class SecurityConfiguration {
                 .anonymous(Customizer.withDefaults())
                 .headers(headers -> headers.contentSecurityPolicy(
                                 policy -> policy.policyDirectives(CONTENT_SECURITY_POLICY))
+                        .httpStrictTransportSecurity(strict -> strict.includeSubDomains(false))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))
                         .permissionsPolicyHeader(permissions -> permissions.policy(PERMISSIONS)))
                 .build();

@@ -1,7 +1,9 @@
 package elsom.web.platform;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -11,6 +13,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.Comparator;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
@@ -19,6 +22,12 @@ import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 final class StoreOpens {
     private static final String STORE = "elsom.mv.db";
     private static final int ALREADY_OPEN = 90020;
+
+    /** What an encrypted file of H2 begins with. */
+    private static final String ENCRYPTED = "H2encrypt";
+
+    /** H2's codes for a file that is encrypted otherwise, or a password that is not its own. */
+    private static final Set<Integer> KEYS = Set.of(90049, 28000, 90050, 90057);
 
     private StoreOpens() {}
 
@@ -56,11 +65,9 @@ final class StoreOpens {
             throw new Unusable(
                     "The store " + store + " is empty: something emptied it, or its copy broke off.", restore(home));
         }
-        try (Connection connection = DriverManager.getConnection(
-                        "jdbc:h2:file:" + home.resolve("elsom")
-                                + ";IFEXISTS=TRUE;DB_CLOSE_ON_EXIT=FALSE;DB_CLOSE_DELAY=0",
-                        "elsom",
-                        "");
+        StoreAddress address = StoreAddress.existing(home.resolve("elsom"));
+        try (Connection connection =
+                        DriverManager.getConnection(address.url(), StoreAddress.USER, address.password());
                 Statement sql = connection.createStatement()) {
             int written = version(sql);
             if (written > known()) {
@@ -70,12 +77,26 @@ final class StoreOpens {
                         "Start the newer Elsom with it, or put a backup of before back. " + restore(home));
             }
         } catch (SQLException fault) {
+            if (KEYS.contains(fault.getErrorCode()) || encrypted(store)) {
+                throw new Unusable(
+                        "The store " + store + " does not open with this key, or with none.",
+                        "Set " + StoreAddress.KEY + " to the key it was begun with, or unset it if it was begun without one."
+                                + " Nothing was changed. " + restore(home));
+            }
             // One that is open elsewhere says so itself.
             if (fault.getErrorCode() != ALREADY_OPEN) {
                 throw new Unusable("The store " + store + " is damaged: " + fault.getMessage() + ".", restore(home));
             }
         } catch (IllegalStateException torn) {
             throw new Unusable("The store " + store + " is damaged: " + torn.getMessage() + ".", restore(home));
+        }
+    }
+
+    private static boolean encrypted(Path store) {
+        try (InputStream in = Files.newInputStream(store)) {
+            return new String(in.readNBytes(ENCRYPTED.length()), StandardCharsets.US_ASCII).equals(ENCRYPTED);
+        } catch (IOException unreadable) {
+            return false;
         }
     }
 

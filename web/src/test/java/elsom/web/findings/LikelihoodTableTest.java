@@ -26,36 +26,36 @@ class LikelihoodTableTest {
 
     @Test
     void withoutAFileItIsTheOneThatComesWithElsom() {
-        LikelihoodTable table = new LikelihoodTable(new Settings(home, null, false, false, Set.of(), "test"));
+        LikelihoodTable table = new LikelihoodTable(new Settings(home, null, false, false, Set.of(), "", "test"));
         assertThat(table.own()).isFalse();
         assertThat(table.current()).isEqualTo(Likelihoods.SHIPPED);
     }
 
     @Test
     void anotherIsUsedAtOnceAndAfterARestart() {
-        LikelihoodTable table = new LikelihoodTable(new Settings(home, null, false, false, Set.of(), "test"));
+        LikelihoodTable table = new LikelihoodTable(new Settings(home, null, false, false, Set.of(), "", "test"));
         AtomicInteger told = new AtomicInteger();
         table.onChange(told::incrementAndGet);
         table.replace(own());
         assertThat(table.own()).isTrue();
         assertThat(told).hasValue(1);
-        assertThat(new LikelihoodTable(new Settings(home, null, false, false, Set.of(), "test"))
+        assertThat(new LikelihoodTable(new Settings(home, null, false, false, Set.of(), "", "test"))
                         .current()
                         .rows())
                 .hasSize(1);
         table.restore();
         assertThat(told).hasValue(2);
-        assertThat(new LikelihoodTable(new Settings(home, null, false, false, Set.of(), "test")).own())
+        assertThat(new LikelihoodTable(new Settings(home, null, false, false, Set.of(), "", "test")).own())
                 .isFalse();
     }
 
     @Test
     void aRefusedOneLeavesWhatThereIs() {
-        LikelihoodTable table = new LikelihoodTable(new Settings(home, null, false, false, Set.of(), "test"));
+        LikelihoodTable table = new LikelihoodTable(new Settings(home, null, false, false, Set.of(), "", "test"));
         table.replace(own());
         assertThatThrownBy(() -> table.replace("sign,plants\n")).hasMessageContaining("no column");
         assertThat(table.current().rows()).hasSize(1);
-        assertThat(new LikelihoodTable(new Settings(home, null, false, false, Set.of(), "test"))
+        assertThat(new LikelihoodTable(new Settings(home, null, false, false, Set.of(), "", "test"))
                         .current()
                         .rows())
                 .hasSize(1);
@@ -64,7 +64,7 @@ class LikelihoodTableTest {
     @Test
     void aFileThatSomebodyBrokeIsNotUsed() throws IOException {
         Files.writeString(home.resolve("likelihoods.csv"), "not a table");
-        assertThat(new LikelihoodTable(new Settings(home, null, false, false, Set.of(), "test")).current())
+        assertThat(new LikelihoodTable(new Settings(home, null, false, false, Set.of(), "", "test")).current())
                 .isEqualTo(Likelihoods.SHIPPED);
     }
 }
