@@ -168,8 +168,7 @@ public final class Restore {
 
     private static String holds(Path store) throws SQLException {
         StoreAddress address = StoreAddress.existing(store);
-        try (Connection connection =
-                        DriverManager.getConnection(address.url(), StoreAddress.USER, address.password());
+        try (Connection connection = DriverManager.getConnection(address.url(), StoreAddress.USER, address.password());
                 Statement sql = connection.createStatement()) {
             int trials = count(sql, "trial");
             int readings = count(sql, "reading");

@@ -33,7 +33,8 @@ public final class HomeWritable implements ApplicationListener<ApplicationEnviro
         if (!event.getEnvironment().getProperty(StoreAddress.KEY, "").isBlank()) {
             event.getEnvironment()
                     .getPropertySources()
-                    .addFirst(new MapPropertySource("store", StoreAddress.of(folder).properties()));
+                    .addFirst(new MapPropertySource(
+                            "store", StoreAddress.of(folder).properties()));
         }
     }
 

@@ -27,8 +27,8 @@ class ReadyMessage {
                     : settings.hosts().stream().sorted().findFirst().orElse(USUAL);
             boolean tls = web.getEnvironment().containsProperty("server.ssl.key-store")
                     || web.getEnvironment().containsProperty("server.ssl.certificate");
-            System.out.println(
-                    "Elsom is ready: " + (tls ? "https://" : "http://") + host + ":" + web.getWebServer().getPort());
+            System.out.println("Elsom is ready: " + (tls ? "https://" : "http://") + host + ":"
+                    + web.getWebServer().getPort());
         }
     }
 }

@@ -66,8 +66,7 @@ final class StoreOpens {
                     "The store " + store + " is empty: something emptied it, or its copy broke off.", restore(home));
         }
         StoreAddress address = StoreAddress.existing(home.resolve("elsom"));
-        try (Connection connection =
-                        DriverManager.getConnection(address.url(), StoreAddress.USER, address.password());
+        try (Connection connection = DriverManager.getConnection(address.url(), StoreAddress.USER, address.password());
                 Statement sql = connection.createStatement()) {
             int written = version(sql);
             if (written > known()) {
@@ -80,7 +79,8 @@ final class StoreOpens {
             if (KEYS.contains(fault.getErrorCode()) || encrypted(store)) {
                 throw new Unusable(
                         "The store " + store + " does not open with this key, or with none.",
-                        "Set " + StoreAddress.KEY + " to the key it was begun with, or unset it if it was begun without one."
+                        "Set " + StoreAddress.KEY
+                                + " to the key it was begun with, or unset it if it was begun without one."
                                 + " Nothing was changed. " + restore(home));
             }
             // One that is open elsewhere says so itself.

@@ -34,7 +34,8 @@ class TrustController {
     private final Path authority;
 
     TrustController(Settings settings) {
-        this.authority = settings.home().toAbsolutePath().normalize().resolve("tls").resolve("authority.crt");
+        this.authority =
+                settings.home().toAbsolutePath().normalize().resolve("tls").resolve("authority.crt");
     }
 
     /**
@@ -77,8 +78,8 @@ class TrustController {
             return Optional.empty();
         }
         try (InputStream in = Files.newInputStream(authority)) {
-            return Optional.of((X509Certificate)
-                    CertificateFactory.getInstance("X.509").generateCertificate(in));
+            return Optional.of(
+                    (X509Certificate) CertificateFactory.getInstance("X.509").generateCertificate(in));
         } catch (GeneralSecurityException damaged) {
             throw new IOException("the authority's certificate can't be read", damaged);
         }

@@ -22,7 +22,9 @@ class SealTest {
     @Test
     void itOpensWhatItShutAndNothingElseDoes() {
         byte[] shut = seal(1).shut(KEY);
-        assertThat(new String(shut, StandardCharsets.ISO_8859_1)).doesNotContain("K34").doesNotContain("bag");
+        assertThat(new String(shut, StandardCharsets.ISO_8859_1))
+                .doesNotContain("K34")
+                .doesNotContain("bag");
         assertThat(seal(1).open(shut)).hasValue(KEY);
         assertThat(seal(2).open(shut)).isEmpty();
         assertThat(seal(1).shut(KEY)).as("no two alike").isNotEqualTo(shut);
@@ -39,9 +41,11 @@ class SealTest {
     void aKeyOfAnotherElsomIsToldToBeOne() {
         byte[] sealed = SealedKey.seal(Map.of("units.csv", KEY), seal(1));
         List<BadRow> problems = new ArrayList<>();
-        assertThat(SealedKey.open(sealed, Set.of("units.csv"), problems, seal(2))).isEmpty();
-        assertThat(problems).singleElement().satisfies(problem -> assertThat(problem.reason())
-                .contains("another Elsom"));
+        assertThat(SealedKey.open(sealed, Set.of("units.csv"), problems, seal(2)))
+                .isEmpty();
+        assertThat(problems)
+                .singleElement()
+                .satisfies(problem -> assertThat(problem.reason()).contains("another Elsom"));
         assertThat(SealedKey.open(sealed, Set.of("units.csv"), new ArrayList<>(), seal(1)))
                 .containsEntry("units.csv", KEY);
     }

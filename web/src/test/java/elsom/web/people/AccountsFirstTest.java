@@ -14,8 +14,10 @@ class AccountsFirstTest {
 
     @Test
     void whoSitsAtTheMachineNeedsNone() throws UnknownHostException {
-        assertThat(AccountsFirst.beyond(InetAddress.getByName("127.0.0.1"), OWN)).isFalse();
-        assertThat(AccountsFirst.beyond(InetAddress.getByName("::1"), Set.of("localhost"))).isFalse();
+        assertThat(AccountsFirst.beyond(InetAddress.getByName("127.0.0.1"), OWN))
+                .isFalse();
+        assertThat(AccountsFirst.beyond(InetAddress.getByName("::1"), Set.of("localhost")))
+                .isFalse();
     }
 
     @ParameterizedTest
@@ -26,7 +28,8 @@ class AccountsFirstTest {
 
     @Test
     void aNameThatAProxyHandsOnNeedsOneToo() throws UnknownHostException {
-        assertThat(AccountsFirst.beyond(InetAddress.getByName("127.0.0.1"), Set.of("localhost", "bench.lan"))).isTrue();
+        assertThat(AccountsFirst.beyond(InetAddress.getByName("127.0.0.1"), Set.of("localhost", "bench.lan")))
+                .isTrue();
         assertThat(AccountsFirst.beyond(null, OWN)).as("all addresses").isTrue();
     }
 }

@@ -63,18 +63,24 @@ class PeopleIT {
     }
 
     private MockHttpServletResponse seen(String path, String device) throws Exception {
-        return mvc.perform(get(path).cookie(new Cookie(People.COOKIE, device))).andReturn().getResponse();
+        return mvc.perform(get(path).cookie(new Cookie(People.COOKIE, device)))
+                .andReturn()
+                .getResponse();
     }
 
     @Test
     void wrongPasswordsAreFewAndSayNothingOfWhoHasAnAccount() {
         String wrong = people.signIn(name, "not this one at all", "phone", "a").problem();
-        assertThat(people.signIn("Nobody at all", "not this one at all", "phone", "b").problem()).isEqualTo(wrong);
+        assertThat(people.signIn("Nobody at all", "not this one at all", "phone", "b")
+                        .problem())
+                .isEqualTo(wrong);
         for (int i = 0; i < 10; i++) {
             people.signIn(name, "not this one at all", "phone", "c" + i);
         }
-        assertThat(people.signIn(name, PeopleTest.PASSWORD, "phone", "d").problem()).contains("too many tries");
-        assertThat(people.signIn("Ida", PeopleTest.PASSWORD, "phone", "d").token()).isNotEmpty();
+        assertThat(people.signIn(name, PeopleTest.PASSWORD, "phone", "d").problem())
+                .contains("too many tries");
+        assertThat(people.signIn("Ida", PeopleTest.PASSWORD, "phone", "d").token())
+                .isNotEmpty();
     }
 
     @Test
@@ -99,20 +105,23 @@ class PeopleIT {
     void aPinThatWasWrongTooOftenIsOff() {
         String device = signedIn("Ida");
         DeviceSignIn here = people.signIns().get(0);
-        people.pin(people.signIns().stream()
-                .filter(one -> one.person().equals(name))
-                .findFirst()
-                .orElseGet(() -> {
-                    signedIn(name);
-                    return people.signIns().stream()
-                            .filter(one -> one.person().equals(name))
-                            .findFirst()
-                            .orElseThrow();
-                }), "4071");
+        people.pin(
+                people.signIns().stream()
+                        .filter(one -> one.person().equals(name))
+                        .findFirst()
+                        .orElseGet(() -> {
+                            signedIn(name);
+                            return people.signIns().stream()
+                                    .filter(one -> one.person().equals(name))
+                                    .findFirst()
+                                    .orElseThrow();
+                        }),
+                "4071");
         for (int i = 0; i < 5; i++) {
             assertThat(people.change(here, name, "9340")).isPresent();
         }
-        assertThat(people.change(here, name, "4071")).hasValueSatisfying(why -> assertThat(why).contains("too often"));
+        assertThat(people.change(here, name, "4071"))
+                .hasValueSatisfying(why -> assertThat(why).contains("too often"));
         signedIn(name);
         assertThat(people.change(here, name, "4071")).isEmpty();
         assertThat(device).isNotEmpty();
@@ -127,13 +136,17 @@ class PeopleIT {
         String other = signedIn(name);
         people.leave(name);
         assertThat(seen("/trials", other).getStatus()).as("who left").isEqualTo(302);
-        assertThat(people.nameProblem(name)).as("a name that has signed something is not given again").isPresent();
+        assertThat(people.nameProblem(name))
+                .as("a name that has signed something is not given again")
+                .isPresent();
     }
 
     @Test
     void somebodyMustBeLeftWhoKeeps() {
         store.update("update person set role = 'READ' where role = 'KEEP' and name <> 'Ida'");
-        assertThatThrownBy(() -> people.leave("Ida")).isInstanceOf(Refusal.class).hasMessageContaining("only one");
+        assertThatThrownBy(() -> people.leave("Ida"))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("only one");
         assertThatThrownBy(() -> people.role("Ida", Role.READ)).isInstanceOf(Refusal.class);
     }
 
@@ -142,10 +155,12 @@ class PeopleIT {
         String token = people.invite(Role.MEASURE);
         String joined = people.join(token, name + " b", PeopleTest.PASSWORD, "phone");
         assertThat(seen("/me", joined).getContentAsString()).contains(name + " b");
-        assertThat(mvc.perform(get("/join/" + token)).andReturn().getResponse().getStatus()).isEqualTo(404);
+        assertThat(mvc.perform(get("/join/" + token)).andReturn().getResponse().getStatus())
+                .isEqualTo(404);
         String late = people.invite(Role.KEEP);
         store.update("update invitation set ends_at = dateadd('DAY', -4, ends_at) where used_by is null");
-        assertThat(mvc.perform(get("/join/" + late)).andReturn().getResponse().getStatus()).isEqualTo(404);
+        assertThat(mvc.perform(get("/join/" + late)).andReturn().getResponse().getStatus())
+                .isEqualTo(404);
     }
 
     @Test
@@ -156,18 +171,22 @@ class PeopleIT {
         String link = page.replaceAll("(?s).*link-shown\">[^<]*(/shared/[^<]*)<.*", "$1");
         assertThat(mvc.perform(get(link)).andReturn().getResponse().getForwardedUrl())
                 .isEqualTo("/trials/" + trial + "/report");
-        assertThat(mvc.perform(get("/trials/" + trial + "/report")).andReturn().getResponse().getStatus())
+        assertThat(mvc.perform(get("/trials/" + trial + "/report"))
+                        .andReturn()
+                        .getResponse()
+                        .getStatus())
                 .isEqualTo(302);
         store.update("update shared_link set ends_at = dateadd('DAY', -4, ends_at)");
         assertThat(mvc.perform(get(link)).andReturn().getResponse().getStatus()).isEqualTo(404);
-        assertThat(mvc.perform(get("/shared/guessed")).andReturn().getResponse().getStatus()).isEqualTo(404);
+        assertThat(mvc.perform(get("/shared/guessed")).andReturn().getResponse().getStatus())
+                .isEqualTo(404);
     }
 
     @Test
     void theLogTellsWhoWroteWhatStoodThereBeforeAndOnlyGrows() throws Exception {
         String device = signedIn(name);
         String lot = "bark " + name;
-        sent(post("/shelf/lot").param("name", lot).param("material", "bark").param("kind", "BARK"), device);
+        sent(post("/shelf/lot").param("name", lot).param("material", "bark").param("kind", "ORGANIC"), device);
         Integer lines = store.queryForObject(
                 "select count(*) from write_log where thing = 'lot' and person = ?", Integer.class, name);
         assertThat(lines).isPositive();

@@ -14,9 +14,8 @@ class TriesTest {
             assertThat(tries.wait("Ida")).isEmpty();
             assertThat(tries.count("ida")).isEmpty();
         }
-        assertThat(tries.wait("IDA")).hasValueSatisfying(wait -> assertThat(wait)
-                .isPositive()
-                .isLessThanOrEqualTo(Duration.ofMinutes(5)));
+        assertThat(tries.wait("IDA"))
+                .hasValueSatisfying(wait -> assertThat(wait).isPositive().isLessThanOrEqualTo(Duration.ofMinutes(5)));
         assertThat(tries.count("Ida")).isPresent();
         assertThat(tries.wait("Mo")).isEmpty();
     }
