@@ -34,7 +34,7 @@ final class RawTables {
         try (ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
             for (String table : TrialTables.ALL) {
                 byte[] rows = csv(trials.stored(table, id));
-                if (SECRET.contains(table) || blind && TELLING_WHO_GOT_WHAT.contains(table)) {
+                if (SECRET.contains(table) || (blind && TELLING_WHO_GOT_WHAT.contains(table))) {
                     key.put(table + ".csv", rows);
                 } else {
                     put(zip, table + ".csv", rows);

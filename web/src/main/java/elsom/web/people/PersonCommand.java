@@ -64,6 +64,8 @@ public final class PersonCommand {
         String ask() throws IOException;
     }
 
+    // From Java 22 on there is always a console; it reads a line from what is piped in as well.
+    @SuppressWarnings("SystemConsoleNull")
     private static String asked() throws IOException {
         Console console = System.console();
         if (console != null) {

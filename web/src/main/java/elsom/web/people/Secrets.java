@@ -34,7 +34,7 @@ final class Secrets {
             return Optional.of("A password has at most " + LONGEST_BYTES + " characters.");
         }
         String low = password.toLowerCase(Locale.ROOT);
-        if (!name.isBlank() && low.contains(name.strip().toLowerCase(Locale.ROOT)) || low.contains("elsom")) {
+        if ((!name.isBlank() && low.contains(name.strip().toLowerCase(Locale.ROOT))) || low.contains("elsom")) {
             return Optional.of(
                     "A password has neither the name nor “elsom” in it. Accepted: four words that do not belong"
                             + " together.");

@@ -15,7 +15,7 @@ interface WriteLog {
     /**
      * A line.
      *
-     * @param trial null for what belongs to no trial
+     * @param trialId null for what belongs to no trial
      * @param thing the table, or reading
      * @param was what it said before, as a document of names and values
      * @param becomes what it says now
