@@ -60,7 +60,7 @@ final class AgreementAnswers implements Analysis {
             if (value != null) {
                 first.add(value);
                 second.add(score.value());
-                stations.add(reading.orElseThrow().station());
+                stations.add(reading.orElseThrow().eyes());
             }
         }
         if (first.isEmpty()) {

@@ -87,6 +87,16 @@ public record Reading(
                 who);
     }
 
+    /** Whose eyes saw it: a person's, and where nobody has an account, those at a station. */
+    public String eyes() {
+        return person.isEmpty() ? station : person;
+    }
+
+    /** Who entered it and where, to be shown. */
+    public String signed() {
+        return person.isEmpty() ? station : person + ", " + station;
+    }
+
     /** The same with another value. */
     public Reading reading(double other) {
         return new Reading(

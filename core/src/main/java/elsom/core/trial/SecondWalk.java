@@ -28,7 +28,7 @@ public record SecondWalk(List<ExperimentalUnit> units, int done, Optional<Experi
         for (ExperimentalUnit unit : record.units()) {
             Optional<Reading> first = record.current(new ReadingRef(unit.code(), look.number(), endpoint));
             any |= first.isPresent();
-            if (first.isPresent() && !first.get().station().equals(station)) {
+            if (first.isPresent() && !first.get().eyes().equals(station)) {
                 others.add(unit);
             }
         }

@@ -52,6 +52,19 @@ class SecondScoresTest {
         return new SecondScore(unit.code(), look.number(), EndpointCode.INJURY, station, score, NOON);
     }
 
+    /** One person who walks to another bench is the same pair of eyes. */
+    @Test
+    void wherePeopleAreKnownEyesAreAPersons() {
+        TrialRecord record = scoredBy("Bench A");
+        List<Reading> byMo =
+                record.readings().stream().map(reading -> reading.by("Mo")).toList();
+        TrialRecord known = drawn.plus(byMo);
+        assertThat(SecondWalk.of(known, look, EndpointCode.INJURY, "Mo").ownFirst()).isTrue();
+        assertThat(SecondWalk.of(known, look, EndpointCode.INJURY, "Nel").units()).hasSize(record.units().size());
+        assertThat(byMo.get(0).signed()).isEqualTo("Mo, Bench A");
+        assertThat(record.readings().get(0).signed()).isEqualTo("Bench A");
+    }
+
     @Test
     void onlyWhatAnotherStationScoredCanBeScoredAgainInAnOrderOfItsOwn() {
         TrialRecord record = scoredBy("Bench A");

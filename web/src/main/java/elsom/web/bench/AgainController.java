@@ -13,6 +13,7 @@ import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import elsom.web.kit.Places;
 import elsom.web.kit.TrialHeader;
+import elsom.web.platform.Acting;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Station;
 import elsom.web.trial.Logbook;
@@ -77,11 +78,16 @@ class AgainController {
         return new ModelAndView("bench/again", "page", page(trial, look, endpoint, station, "", ""));
     }
 
+    /** Two stations are two pairs of eyes only where nobody has an account: one person may walk from one to the other. */
+    private static String eyes(Station station) {
+        return Acting.person().isEmpty() ? station.signature() : Acting.person();
+    }
+
     private AgainPage page(long trial, int number, String code, Station station, String typed, String problem) {
         TrialRecord record = trials.snapshot(new TrialId(trial));
         Look look = record.look(number).orElseThrow(() -> missing(trial));
         Endpoint endpoint = endpoint(record, look, code);
-        SecondWalk walk = SecondWalk.of(record, look, endpoint.code(), station.signature());
+        SecondWalk walk = SecondWalk.of(record, look, endpoint.code(), eyes(station));
         Optional<ExperimentalUnit> next = walk.next();
         return new AgainPage(
                 TrialHeader.of(record, clock.instant(), TrialHeader.Step.BENCH, number),
@@ -146,7 +152,7 @@ class AgainController {
                     Map.of("page", page(trial, look, endpoint, station, score, message)),
                     HttpStatus.UNPROCESSABLE_CONTENT);
         }
-        List<UnitCode> open = SecondWalk.of(record, shown, scored.code(), station.signature()).units().stream()
+        List<UnitCode> open = SecondWalk.of(record, shown, scored.code(), eyes(station)).units().stream()
                 .map(ExperimentalUnit::code)
                 .toList();
         if (!open.contains(code) || !record.has(new ReadingRef(code, look, scored.code()))) {
@@ -158,7 +164,7 @@ class AgainController {
                         code,
                         look,
                         scored.code(),
-                        station.signature(),
+                        eyes(station),
                         understood.stored().value(),
                         clock.instant()));
         return new ModelAndView("redirect:/trials/" + trial + "/again?look=" + look + "&endpoint=" + endpoint);

@@ -254,7 +254,7 @@ record BenchData(long trial, int look, String lookName, String timing, String st
             shown.add(new Correction(
                     text,
                     Times.dayAndTime(reading.recordedAt(), zone),
-                    reading.station(),
+                    reading.signed(),
                     reason == null ? "" : reason.label().toLowerCase(Locale.ROOT),
                     i == all.size() - 1));
         }

@@ -166,7 +166,7 @@ class Entries {
 
     private static String staleMessage(TrialRecord record, Entered.Stale stale) {
         return stale.standing()
-                .map(reading -> "Meanwhile " + reading.station() + " entered "
+                .map(reading -> "Meanwhile " + reading.signed() + " entered "
                         + BenchData.current(
                                         reading, record.endpoint(reading.ref().endpoint()))
                                 .value() + " ("

@@ -114,7 +114,7 @@ record UnitPage(
                         .map(reading -> BenchData.current(reading, endpoint).value())
                         .orElse("taken back"),
                 Times.dayAndTime(last.takenAt(), record.trial().zone()),
-                last.station(),
+                last.signed(),
                 corrected(BenchData.history(record, ref)));
     }
 

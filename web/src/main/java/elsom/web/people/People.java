@@ -16,6 +16,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -29,6 +31,7 @@ class People implements SignIns {
     static final Duration IDLE = Duration.ofHours(18);
     static final Duration INVITED = Duration.ofDays(3);
 
+    private static final Logger LOG = LoggerFactory.getLogger(People.class);
     private static final String HOME = "/people";
     private static final String BACK = "To the people";
     private static final int PASSWORDS = 6;
@@ -104,6 +107,7 @@ class People implements SignIns {
         if (!Secrets.matches(password, person.map(Person::password))) {
             byName.count(name);
             byAddress.count(address);
+            LOG.warn("a sign-in failed, from {}", address);
             return Tried.not("No account here has that name with that password.");
         }
         byName.forget(name);

@@ -57,8 +57,12 @@ class SignInController {
     record ChangePage(String now, List<String> people, String name, String back, String problem) {}
 
     @GetMapping("/sign-in")
-    String show(@RequestParam(defaultValue = "/") String back, Model model) {
+    String show(
+            @RequestParam(defaultValue = "/") String back,
+            @RequestParam(defaultValue = "false") boolean out,
+            Model model) {
         model.addAttribute("page", new SignInPage("", DeviceCookie.ownPath(back), "", people.accounts()));
+        model.addAttribute("out", out);
         return "people/sign-in";
     }
 
@@ -88,7 +92,7 @@ class SignInController {
     String signOut(HttpServletRequest request, HttpServletResponse response) {
         people.signIn(request).ifPresent(here -> people.end(here.id()));
         keep("", request, response);
-        return "redirect:/sign-in";
+        return "redirect:/sign-in?out=true";
     }
 
     private static void keep(String token, HttpServletRequest request, HttpServletResponse response) {

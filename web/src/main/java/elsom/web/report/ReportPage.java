@@ -125,7 +125,7 @@ record ReportPage(
                         + Sentence.inside(endpoint.name()) + ": " + value(before, endpoint) + " → "
                         + value(reading, endpoint) + ", "
                         + reading.reason().label().toLowerCase(Locale.ROOT) + " ("
-                        + reading.station() + ", "
+                        + reading.signed() + ", "
                         + Times.dated(reading.recordedAt(), record.trial().zone()) + ").");
             }
         }
