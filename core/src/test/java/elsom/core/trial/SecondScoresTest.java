@@ -59,8 +59,10 @@ class SecondScoresTest {
         List<Reading> byMo =
                 record.readings().stream().map(reading -> reading.by("Mo")).toList();
         TrialRecord known = drawn.plus(byMo);
-        assertThat(SecondWalk.of(known, look, EndpointCode.INJURY, "Mo").ownFirst()).isTrue();
-        assertThat(SecondWalk.of(known, look, EndpointCode.INJURY, "Nel").units()).hasSize(record.units().size());
+        assertThat(SecondWalk.of(known, look, EndpointCode.INJURY, "Mo").ownFirst())
+                .isTrue();
+        assertThat(SecondWalk.of(known, look, EndpointCode.INJURY, "Nel").units())
+                .hasSize(record.units().size());
         assertThat(byMo.get(0).signed()).isEqualTo("Mo, Bench A");
         assertThat(record.readings().get(0).signed()).isEqualTo("Bench A");
     }

@@ -10,6 +10,7 @@ import elsom.web.kit.ClosedPage;
 import elsom.web.kit.TrialHeader;
 import elsom.web.platform.Refusal;
 import elsom.web.trial.Plans;
+import elsom.web.trial.Seeds;
 import elsom.web.trial.Trials;
 import java.time.Clock;
 import java.util.Optional;
@@ -74,6 +75,6 @@ class NextController {
         Proposal proposal = WhatNext.after(chains.ended(record, workedOut.of(record, OptionalInt.empty())), kind)
                 .orElseThrow(() ->
                         new Refusal("Findings have changed, and give no reason for that trial any more. Look again."));
-        return "redirect:/trials/" + plans.begin(proposal.plan(), token) + "/plan";
+        return "redirect:/trials/" + plans.begin(Seeds.secretIfBlind(proposal.plan()), token) + "/plan";
     }
 }

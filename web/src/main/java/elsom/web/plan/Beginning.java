@@ -3,6 +3,7 @@ package elsom.web.plan;
 import elsom.core.plan.Pots;
 import elsom.core.trial.Container;
 import elsom.web.shelf.Containers;
+import elsom.web.trial.Seeds;
 import java.util.List;
 import org.springframework.stereotype.Component;
 

@@ -12,6 +12,7 @@ import elsom.core.trial.Influence;
 import elsom.core.trial.LightMap;
 import elsom.core.trial.Side;
 import elsom.core.trial.Treatment;
+import elsom.web.trial.Seeds;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -68,7 +69,7 @@ final class BenchPart implements PartOfForm {
                 "Whole days from 1 to 365, or nothing for never. Accepted: 7.");
         boolean blind = form.ticked("blind");
         long seed = blind
-                ? before.secret() ? before.seed() : Seeds.fresh(true)
+                ? plan.rules().blind() ? before.seed() : Seeds.fresh(true)
                 : seed(form.text("seed"), before.seed(), problems);
         LayoutKind kind = Problems.choice(LayoutKind.class, form.text("kind"), before.kind());
         int wholePlot = problems.whole("wholePlot", form.text("wholePlot"), 0, 3, 0, "Choose a factor.");

@@ -13,6 +13,7 @@ import elsom.web.kit.Swatch;
 import elsom.web.kit.TrialHeader;
 import elsom.web.platform.Refusal;
 import elsom.web.trial.Plans;
+import elsom.web.trial.Seeds;
 import elsom.web.trial.Trials;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;

@@ -10,11 +10,14 @@ import elsom.core.trial.TrialRecord;
 import elsom.core.trial.UnitCode;
 import elsom.web.lots.Lots;
 import elsom.web.measure.Measures;
+import elsom.web.platform.Acting;
 import elsom.web.platform.NotFound;
 import elsom.web.platform.Refusal;
+import elsom.web.platform.Role;
 import elsom.web.platform.Station;
 import elsom.web.shelf.Containers;
 import elsom.web.trial.Plans;
+import elsom.web.trial.Seeds;
 import elsom.web.trial.TrialLists;
 import elsom.web.trial.Trials;
 import jakarta.servlet.http.HttpServletRequest;
@@ -80,11 +83,18 @@ class PlanController {
         PlanPart part = part(trial, name);
         Plans.Kept kept = plans.kept(new TrialId(trial));
         if (part.tellsWhoGetsWhat()) {
-            Seeds.forPlanners(
-                    kept.plan(), !trials.key(new TrialId(trial)).trial().started());
+            forPlanners(kept.plan(), trials.key(new TrialId(trial)).trial().started());
         }
         model.addAttribute("page", page(trial, part, kept, kept.plan(), form(part, kept.plan()), new Problems()));
         return view(part);
+    }
+
+    /** Before a blind trial starts its plan shows who gets what, to those who plan it and to nobody else. */
+    private static void forPlanners(Plan plan, boolean started) {
+        if (!started && plan.rules().blind() && !Acting.may(Role.PLAN)) {
+            throw new Refusal(
+                    "This trial is to be read blind: until it starts, only who plans sees where each treatment stands.");
+        }
     }
 
     private static String view(PlanPart part) {

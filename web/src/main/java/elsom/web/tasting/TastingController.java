@@ -5,6 +5,7 @@ import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
 import elsom.web.platform.Station;
 import elsom.web.trial.Trials;
+import java.security.SecureRandom;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +23,9 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 @RequestMapping("/trials/{trial}/tasting")
 class TastingController {
+    /** The codes come from it: the time, which everybody knows, would give them away. */
+    private static final SecureRandom SEEDS = new SecureRandom();
+
     private final Trials trials;
     private final Tastings tastings;
     private final Clock clock;
@@ -58,7 +62,7 @@ class TastingController {
                             TastingsPage.of(record, tastings.of(record.trial().id()), form, problems, clock.instant())),
                     HttpStatus.UNPROCESSABLE_CONTENT);
         }
-        Tasting tasting = form.tasting(clock.instant().toEpochMilli());
+        Tasting tasting = form.tasting(SEEDS.nextLong(1L << 52));
         int number = tastings.begin(record.trial().id(), tasting, station.signature(), form.tokenOrNew());
         return new ModelAndView("redirect:/trials/" + trial + "/tasting/" + number);
     }

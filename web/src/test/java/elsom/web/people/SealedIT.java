@@ -19,6 +19,7 @@ import elsom.core.trial.ControlKind;
 import elsom.core.trial.ProtocolCode;
 import elsom.core.trial.TrialId;
 import elsom.core.trial.TrialRecord;
+import elsom.web.exchange.ExchangeFixture;
 import elsom.web.platform.Role;
 import elsom.web.trial.Plans;
 import elsom.web.trial.Trials;
@@ -251,5 +252,35 @@ class SealedIT {
         store.update("update practice set effect = effect / 2 + 0.01 where trial_id = ?", id.value());
         store.update("update trial set plan_revision = plan_revision + 1 where id = ?", id.value());
         assertThat(different(before, everything(record, Role.KEEP))).isEmpty();
+    }
+
+    @Test
+    void whichCodeIsWhichSampleUntilTheTastingIsRevealed() throws Exception {
+        TrialId id = trials.create(ExchangeFixture.whole(), UUID.randomUUID());
+        store.update(
+                "insert into tasting (trial_id, number, kind, samples, tasters, seed, token, begun_at, station)"
+                        + " values (?, 1, 'TRIANGLE', ?, 6, 7, ?, current_timestamp, 'Bench A')",
+                id.value(),
+                "leaf mould\nbag one",
+                UUID.randomUUID());
+        TrialRecord record = trials.snapshot(id);
+        // What a list shows of a trial is worked out when its findings are first asked for.
+        everything(record, Role.READ);
+        for (Role role : List.of(Role.READ, Role.MEASURE)) {
+            Map<String, String> before = everything(record, role);
+            assertThat(before.get("/trials/" + id + "/tasting/1/sheets")).startsWith("403");
+            assertThat(before.get("/trials/" + id + "/tasting/1")).startsWith("200");
+            store.update("update tasting set seed = seed + 1 where trial_id = ?", id.value());
+            Map<String, String> after = everything(record, role);
+            // The phone that is handed round shows codes, which are others then, and no name.
+            String taste = "/trials/" + id + "/tasting/1/taste";
+            assertThat(before.remove(taste)).startsWith("200").doesNotContain("bag one");
+            assertThat(different(before, after))
+                    .as("told to whoever may %s", role.label())
+                    .isEmpty();
+        }
+        assertThat(everything(record, Role.KEEP).get("/trials/" + id + "/trial.zip"))
+                .contains("key.sealed")
+                .doesNotContain("tastings.csv");
     }
 }
