@@ -96,6 +96,13 @@ class PackagePartsIT {
         return PackedTrials.zipped(files);
     }
 
+    /** One of which nothing is secret any more. */
+    private TrialId revealed() {
+        TrialId id = tasted();
+        tastings.reveal(id, 2, "Bench A");
+        return id;
+    }
+
     private TrialId tasted() {
         TrialId id = started(APlan.ofGrowth().list("leaf mould", "wood fibre"));
         int pair = tastings.begin(
@@ -173,8 +180,14 @@ class PackagePartsIT {
         assertThat(copy).isNotEqualTo(id);
         assertThat(web.get("/practice/bench/" + copy).statusCode()).isEqualTo(200);
         assertThat(web.get("/trials").body()).doesNotContain("/trials/" + copy + "\"");
-        HttpResponse<String> refused = sent(
-                changed(zip(id), "practice.csv", text -> text.replace("4711000000001", "lots")), UUID.randomUUID());
+        Map<String, byte[]> files = PackedTrials.files(zip(id));
+        assertThat(files).as("its effect is sealed until it is called").doesNotContainKey("practice.csv");
+        files.remove("key.sealed");
+        files.put(
+                "practice.csv",
+                "level,seed,effect,scatter,gradient,drop_out,best,called,confidence,told_in_reruns\none-pot-each,lots,0.3,0.1,0.2,0.05,0,,,"
+                        .getBytes(StandardCharsets.UTF_8));
+        HttpResponse<String> refused = sent(PackedTrials.zipped(files), UUID.randomUUID());
         assertThat(refused.body()).contains("is no whole number");
     }
 
@@ -208,7 +221,11 @@ class PackagePartsIT {
         assertThat(PackedTrials.files(zip(id)).keySet())
                 .contains("readings.csv")
                 .doesNotContain("brew_log.csv", "tastings.csv");
-        assertThat(new String(PackedTrials.files(zip(tasted())).get("datapackage.json"), StandardCharsets.UTF_8))
+        assertThat(PackedTrials.files(zip(tasted())).keySet())
+                .as("sealed while one is blind")
+                .contains("key.sealed")
+                .doesNotContain("tastings.csv", "tasting_answers.csv");
+        assertThat(new String(PackedTrials.files(zip(revealed())).get("datapackage.json"), StandardCharsets.UTF_8))
                 .contains("tasting_answers.csv");
     }
 
@@ -233,7 +250,7 @@ class PackagePartsIT {
             tastings.csv | RANKING | GUESSING | kind: “GUESSING” is not one of
             """)
     void tastingsThatCannotBeAreRefused(String file, String was, String is, String says) throws Exception {
-        byte[] zip = changed(zip(tasted()), file, text -> text.replace(was, is));
+        byte[] zip = changed(zip(revealed()), file, text -> text.replace(was, is));
         HttpResponse<String> answer = sent(zip, UUID.randomUUID());
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains(says);
