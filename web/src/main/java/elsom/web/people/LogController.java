@@ -33,7 +33,7 @@ class LogController {
     private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
     private static final List<String> COLUMNS =
             List.of("at", "person", "station", "trial", "thing", "did", "what", "before", "after");
-    private static final int A_PAGE = 200;
+    private static final int A_PAGE = 50;
 
     private final WriteLog log;
     private final Trials trials;

@@ -14,6 +14,7 @@ import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -43,6 +44,18 @@ class ContainerController {
             String topWidth,
             String baseLength,
             String baseWidth) {
+        /** What a request left out is as if nothing was typed. */
+        public ContainerForm {
+            name = Objects.requireNonNullElse(name, "");
+            shape = Objects.requireNonNullElse(shape, ContainerShape.TAPERED);
+            outline = Objects.requireNonNullElse(outline, Outline.ROUND);
+            depth = Objects.requireNonNullElse(depth, "");
+            topLength = Objects.requireNonNullElse(topLength, "");
+            topWidth = Objects.requireNonNullElse(topWidth, "");
+            baseLength = Objects.requireNonNullElse(baseLength, "");
+            baseWidth = Objects.requireNonNullElse(baseWidth, "");
+        }
+
         static final ContainerForm EMPTY =
                 new ContainerForm("", ContainerShape.TAPERED, Outline.ROUND, "", "", "", "", "");
     }

@@ -75,7 +75,6 @@ class EveryPageIT extends BrowserTest {
             "/sums/dilution",
             "/measures",
             "/people",
-            "/log",
             "/trials/4/log",
             "/trials/4/share",
             "/sign-in",

@@ -169,7 +169,9 @@ class SealedIT {
             return zip(bytes);
         }
         String text = new String(bytes, StandardCharsets.ISO_8859_1);
-        return text.replaceAll("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}", "UUID")
+        return text.replaceAll("[0-9]{1,2} [A-Z][a-z]{2}( [0-9]{4})?, [0-9]{2}:[0-9]{2}", "TIME")
+                .replaceAll("[0-9]+ (min|h|s)\\b", "WHILE")
+                .replaceAll("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}", "UUID")
                 .replaceAll("(name=\"_csrf\" value=|name=\"csrf\" content=)\"[^\"]*\"", "$1")
                 .replaceAll("/(CreationDate|ModDate)\\([^)]*\\)|/ID *\\[[^]]*]", "")
                 .replaceAll("\"created\" ?: ?\"[^\"]*\"", "")

@@ -143,6 +143,9 @@ class WhoMayIT {
                     continue;
                 }
                 MockHttpServletResponse answer = asked(address, Optional.of(who.getValue()));
+                if (answer.getStatus() >= 500) {
+                    wrong.add(address.method() + " " + address.pattern() + " breaks without its fields");
+                }
                 boolean let = answer.getStatus() != 403 && !sentToSignIn(answer);
                 if (let != address.allows(who.getKey()) && !addressedByKey(address)) {
                     wrong.add(
