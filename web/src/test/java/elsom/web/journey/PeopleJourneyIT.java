@@ -34,7 +34,7 @@ import org.springframework.context.ApplicationContext;
 import org.springframework.test.context.TestPropertySource;
 
 /** A lab of five on one trial, and a phone that is lost. */
-@TestPropertySource(properties = "elsom.build=people")
+@TestPropertySource(properties = "elsom.build=people-at-work")
 class PeopleJourneyIT extends BrowserTest {
     private static final String PASSWORD = "four words without belonging";
 
